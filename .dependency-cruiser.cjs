@@ -1,0 +1,35 @@
+/** Layers: who may import whom. Checked by `npm run layers` and in `npm test`. */
+const only = (name, from, mayUse) => ({
+  name,
+  severity: "error",
+  from: { path: from },
+  to: { path: "^(src|quality|bench|tests)/", pathNot: mayUse },
+});
+
+module.exports = {
+  forbidden: [
+    { name: "no-cycles", severity: "error", from: {}, to: { circular: true } },
+    { name: "no-orphans", severity: "error", from: { orphan: true, path: "^src/", pathNot: ["\\.test\\.tsx?$", "^src/app/", "\\.d\\.ts$"] }, to: {} },
+    only("core-stands-alone", "^src/core/", "^src/core/"),
+    {
+      name: "core-is-pure",
+      severity: "error",
+      from: { path: "^src/core/", pathNot: "\\.test\\.ts$" },
+      to: { dependencyTypes: ["npm", "core"], pathNot: "node_modules/fraction\\.js" },
+    },
+    only("formats-know-the-core", "^src/formats/", "^src/(formats|core)/"),
+    only("database-knows-the-core", "^src/db/", "^src/(db|core)/"),
+    only("demo-composes-in-formats", "^src/demo/", "^src/(demo|formats|core)/"),
+    only("command-line-knows-no-screen", "^src/cli/", "^src/(cli|formats|core)/"),
+    only("workers-know-no-screen", "^src/worker/", "^src/(worker|formats|core)/"),
+    only("server-knows-no-screen", "^src/server/", "^src/(server|db|formats|core|demo)/"),
+    only("screens-go-through-the-server", "^src/components/", "^src/(components|worker|core|server/(types|actions))"),
+    { name: "no-react-below-screens", severity: "error", from: { path: "^src/(core|formats|db|cli|worker|server|demo)/" }, to: { path: "node_modules/react" } },
+  ],
+  options: {
+    doNotFollow: { path: "node_modules" },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: "tsconfig.json" },
+    enhancedResolveOptions: { exportsFields: ["exports"], conditionNames: ["import", "require", "node", "default", "types"], mainFields: ["module", "main", "types"] },
+  },
+};

@@ -1,0 +1,20 @@
+import next from "eslint-config-next/core-web-vitals";
+import nextTypeScript from "eslint-config-next/typescript";
+import prettier from "eslint-config-prettier";
+
+export default [
+  { ignores: [".next/**", "node_modules/**", "data/**", ".test-data/**", "next-env.d.ts", "playwright-report/**", "test-results/**"] },
+  ...next,
+  ...nextTypeScript,
+  prettier,
+  {
+    rules: {
+      "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_" }],
+      "@typescript-eslint/consistent-type-imports": "error",
+      eqeqeq: "error",
+      complexity: ["error", 15],
+    },
+  },
+  { files: ["src/core/**"], rules: { "@typescript-eslint/no-explicit-any": "error", "no-console": "error", "max-lines-per-function": ["error", { max: 60, skipComments: true }] } },
+  { files: [".dependency-cruiser.cjs"], rules: { "@typescript-eslint/no-require-imports": "off" } },
+];

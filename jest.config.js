@@ -1,0 +1,35 @@
+/** Unit tests beside what they test; tests/ for what crosses layers; database tests in *.db.test.ts. */
+const transform = {
+  "^.+\\.(t|j)sx?$": [
+    "@swc/jest",
+    { jsc: { parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } }, target: "es2022" }, module: { type: "commonjs" } },
+  ],
+};
+const shared = {
+  transform,
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
+  transformIgnorePatterns: ["/node_modules/(?!(nuqs|react-hotkeys-hook)/)"],
+  modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/data/", "<rootDir>/.test-data/"],
+};
+
+/** @type {import("jest").Config} */
+const config = {
+  projects: [
+    {
+      ...shared,
+      displayName: "unit",
+      testEnvironment: "node",
+      testMatch: ["<rootDir>/src/**/*.test.ts", "<rootDir>/quality/**/*.test.ts", "<rootDir>/bench/**/*.test.ts", "<rootDir>/tests/*.test.ts"],
+      testPathIgnorePatterns: ["\\.db\\.test\\.ts$", "/node_modules/"],
+    },
+    {
+      ...shared,
+      displayName: "screen",
+      testEnvironment: "jsdom",
+      testMatch: ["<rootDir>/src/**/*.test.tsx"],
+      setupFilesAfterEnv: ["@testing-library/jest-dom"],
+    },
+    { ...shared, displayName: "database", testEnvironment: "node", testMatch: ["<rootDir>/src/**/*.db.test.ts", "<rootDir>/tests/**/*.db.test.ts"] },
+  ],
+};
+export default config;

@@ -1,0 +1,11 @@
+import { qualityCases } from "./cases";
+import { agreement, summary } from "./measure";
+
+/** `npm run quality`: prints the agreement with the standard fingerings, and each case that differs. */
+const all = qualityCases().map((given) => agreement(given));
+for (const a of all) {
+  if (a.agreed < a.graded) console.log(`${a.name.padEnd(34)} ours ${a.ours}  accepted ${a.nearest}  ${a.agreed}/${a.graded}`);
+}
+const { notes, graded, whole, cases } = summary(all);
+const share = (part: number, of: number): string => `${((100 * part) / of).toFixed(1)} of 100`;
+console.log(`\nagreement: ${notes} of ${graded} graded notes (${share(notes, graded)}), ${whole} of ${cases} cases wholly right (${share(whole, cases)})`);

@@ -1,0 +1,98 @@
+import { writeFileSync } from "node:fs";
+import { searching } from "@/core/fingering/search/search";
+import { WEIGHTS, type Weights } from "@/core/fingering/cost/weights";
+import type { Task } from "@/core/fingering/task";
+import { handOfRulerSpan } from "@/core/hand/hand";
+import { FULL_SIZE } from "@/core/keyboard/instrument";
+import { lineOf } from "@/core/passage/line";
+import { passageOfKeys } from "@/core/passage/of-keys";
+import { QUALITY_RULER_SPAN, QUALITY_TEMPO, qualityCases, type QualityCase } from "./cases";
+
+/**
+ * A calibration aid, run by hand: seeded coordinate descent over the weights on the standard fingerings.
+ * It raises the agreement, and with equal agreement lowers the regret, the share by which the accepted
+ * fingering costs more than the best one. Prints weights; a person decides which to adopt.
+ * Usage: tsx quality/tune.ts SEED ROUNDS [FILE of weights to start from]
+ */
+const [seed = "1", rounds = "200", out = "/tmp/weights.json"] = process.argv.slice(2);
+const manner = { tempo: QUALITY_TEMPO, touch: "legato", pedal: false } as const;
+
+interface Prepared {
+  readonly given: QualityCase;
+  readonly task: Task;
+  readonly pins: readonly Int8Array[];
+}
+
+const prepared: readonly Prepared[] = qualityCases().map((given) => {
+  const passage = passageOfKeys(given.keys, "1/4", given.side);
+  const line = lineOf(passage, given.side, manner);
+  const task: Task = { line, hand: handOfRulerSpan(given.side, QUALITY_RULER_SPAN), instrument: FULL_SIZE, manner, weights: WEIGHTS };
+  const pins = given.accepted.map((digits) => Int8Array.from(digits, (d, i) => (given.graded.includes(i) ? d : 0)));
+  return { given, task, pins };
+});
+
+function best(task: Task, pins: Int8Array): { total: number; digits: Int8Array } {
+  const steps = searching(task, pins, 1);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value[0]!;
+  }
+}
+
+function score(weights: Weights): { notes: number; value: number } {
+  let [notes, value, graded] = [0, 0, 0];
+  for (const { given, task, pins } of prepared) {
+    const free = best({ ...task, weights }, new Int8Array(given.keys.length));
+    let [most, regret] = [0, Infinity];
+    for (const pin of pins) {
+      most = Math.max(most, given.graded.filter((i) => pin[i] === free.digits[i]).length);
+      regret = Math.min(regret, (best({ ...task, weights }, pin).total - free.total) / free.total);
+    }
+    notes += most;
+    graded += given.graded.length;
+    value += most / given.graded.length - 2 * regret;
+  }
+  return { notes: notes / graded, value };
+}
+
+let state = Number(seed) >>> 0;
+const random = (): number => {
+  state = (state + 0x6d2b79f5) >>> 0;
+  let t = Math.imul(state ^ (state >>> 15), state | 1);
+  t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+  return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+};
+
+/** No weight may outgrow the scale it is added on. */
+const LARGEST = 30;
+const FIXED = ["chordOpening", "heldLost", "heldLostPedal", "heldPerMm", "leftOut", "leftOutOuter", "crossing"];
+type Path = readonly [keyof Weights, number | null];
+const paths: readonly Path[] = (Object.keys(WEIGHTS) as (keyof Weights)[])
+  .filter((name) => !FIXED.includes(name))
+  .flatMap((name): Path[] => (Array.isArray(WEIGHTS[name]) ? (WEIGHTS[name] as number[]).map((_, i): Path => [name, i]) : [[name, null]]));
+
+function moved(weights: Weights, [name, index]: Path, factor: number, shift: number): Weights {
+  const change = (value: number): number => Math.round(Math.min(LARGEST, Math.max(0, value * factor + shift)) * 1000) / 1000;
+  const old = weights[name] as number | readonly number[];
+  const next = typeof old === "number" ? change(old) : old.map((v, i) => (i === index ? change(v) : v));
+  return { ...weights, [name]: next };
+}
+
+let current = WEIGHTS;
+let now = score(current);
+for (let round = 0; round < Number(rounds); round++) {
+  let trial = current;
+  const many = 1 + Math.floor(random() * 3);
+  for (let i = 0; i < many; i++) {
+    const path = paths[Math.floor(random() * paths.length)]!;
+    const big = random() < 0.3;
+    trial = moved(trial, path, Math.exp((random() - 0.5) * (big ? 3 : 0.8)), random() < 0.15 ? (random() - 0.3) * 3 : 0);
+  }
+  const then = score(trial);
+  if (then.value > now.value) {
+    [current, now] = [trial, then];
+    writeFileSync(out, JSON.stringify(current, null, 1));
+  }
+  if (round % 100 === 99) console.log(round + 1, (100 * now.notes).toFixed(2), now.value.toFixed(3));
+}
+console.log(JSON.stringify(current, null, 1));

@@ -1,0 +1,63 @@
+import { FINGERS, type Finger } from "../hand/finger";
+import type { Onset, Stroke } from "../passage/line";
+import { press, shortOfReach, type Bench, type Press } from "./frame";
+
+/** One way to strike an onset: the fingers that play, in order of x, and the strokes that none plays. */
+export interface Candidate {
+  readonly struck: readonly Press[];
+  readonly leftOut: readonly Stroke[];
+}
+
+/** Fingers fixed by the player, by Stroke.index; 0 where free. */
+export type PinnedDigits = Int8Array;
+
+/**
+ * All ways to strike an onset that leave out as few notes as can be: fingers in their natural order,
+ * each pair within reach at the facing edges, pinned notes with their fingers, resting fingers unused.
+ * Pins come before order and reach: where they allow no such way, any way with those fingers is taken,
+ * and where two notes are pinned to one finger the higher one is left out.
+ */
+export function candidatesFor(onset: Onset, pins: PinnedDigits, on: Bench): readonly Candidate[] {
+  const strokes = inHandOrder(onset.struck, on);
+  const isPinned = strokes.some((s) => pins[s.index] !== 0);
+  for (let leftOut = 0; leftOut <= strokes.length; leftOut++) {
+    const natural = assign(strokes, pins, on, leftOut, holdsWith);
+    if (natural.length > 0) return natural;
+    const forced = isPinned ? assign(strokes, pins, on, leftOut, () => true) : [];
+    if (forced.length > 0) return forced;
+  }
+  return [{ struck: [], leftOut: strokes }];
+}
+
+/** Whether a finger may strike together with one already placed to its thumb side. */
+export function holdsWith(placed: Press, next: Press, on: Bench): boolean {
+  return placed.finger < next.finger && shortOfReach(placed, next, on) === 0;
+}
+
+function inHandOrder(strokes: readonly Stroke[], { hand }: Bench): readonly Stroke[] {
+  return hand.side === "right" ? strokes : [...strokes].reverse();
+}
+
+type Fits = (placed: Press, next: Press, on: Bench) => boolean;
+
+function assign(strokes: readonly Stroke[], pins: PinnedDigits, on: Bench, leftOut: number, fits: Fits): readonly Candidate[] {
+  const found: Candidate[] = [];
+  const free = FINGERS.filter((finger) => !on.hand.resting.includes(finger));
+  place(0, [], []);
+  return found;
+
+  function place(at: number, struck: readonly Press[], out: readonly Stroke[]): void {
+    const stroke = strokes[at];
+    if (stroke === undefined) {
+      if (out.length === leftOut) found.push({ struck, leftOut: out });
+      return;
+    }
+    const pinned = pins[stroke.index] as Finger | 0;
+    for (const finger of pinned === 0 ? free : [pinned]) {
+      const next = press(finger, stroke, on);
+      if (struck.some((p) => p.finger === finger) || !struck.every((p) => fits(p, next, on))) continue;
+      place(at + 1, [...struck, next], out);
+    }
+    if (out.length < leftOut) place(at + 1, struck, [...out, stroke]);
+  }
+}

@@ -1,0 +1,17 @@
+import type { Cause } from "../cause";
+import { fingerOnKey, mm } from "../words";
+
+/** A note that should be held on but has to be let go. */
+export const heldNote: Cause = {
+  id: "held-note",
+  label: "held note let go",
+  unit: "mm",
+  frames: 2,
+  source: "A choice: a held note lost weighs as much as a strained chord, less when the pedal may keep it.",
+  find({ now, weights, manner }, tell) {
+    const base = manner.pedal ? weights.heldLostPedal : weights.heldLost;
+    for (const { press, short } of now.letGo) tell(press.stroke, short, base + short * weights.heldPerMm, press, null);
+  },
+  say: ({ amount, finger }) =>
+    amount > 0 ? `the ${fingerOnKey(finger!)} must let go, ${mm(amount)} short` : `the ${fingerOnKey(finger!)} must let go to play another note`,
+};

@@ -1,0 +1,39 @@
+import type { Cause } from "../cause";
+import { carry } from "./carry";
+import { crossing } from "./crossing";
+import { crowding } from "./crowding";
+import { heldNote } from "./held-note";
+import { inOut } from "./in-out";
+import { leftOut } from "./left-out";
+import { opening } from "./opening";
+import { outerOnBlack } from "./outer-on-black";
+import { position } from "./position";
+import { rotation } from "./rotation";
+import { sameFinger } from "./same-finger";
+import { shortfall } from "./shortfall";
+import { thumbPass } from "./thumb-pass";
+import { weakFinger } from "./weak-finger";
+
+/** All causes of strain. Their sum over a passage is what the search minimises. */
+export const CAUSES: readonly Cause[] = [
+  opening,
+  crowding,
+  carry,
+  shortfall,
+  position,
+  thumbPass,
+  crossing,
+  outerOnBlack,
+  weakFinger,
+  inOut,
+  rotation,
+  heldNote,
+  sameFinger,
+  leftOut,
+];
+
+export function causeById(id: string): Cause {
+  const cause = CAUSES.find((c) => c.id === id);
+  if (!cause) throw new RangeError(`There is no cause "${id}".`);
+  return cause;
+}

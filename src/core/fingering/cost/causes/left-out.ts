@@ -1,0 +1,18 @@
+import type { Cause } from "../cause";
+
+/** A note of a chord that no finger can play together with the rest. */
+export const leftOut: Cause = {
+  id: "left-out",
+  label: "note out of reach",
+  unit: "notes",
+  frames: 1,
+  source: "A choice: above every strain of a chord that can be held, so that it is the last resort; outer notes are kept longest.",
+  find({ now, weights }, tell) {
+    const notes = now.onset.struck;
+    for (const stroke of now.leftOut) {
+      const outer = stroke === notes[0] || stroke === notes[notes.length - 1];
+      tell(stroke, 1, outer ? weights.leftOutOuter : weights.leftOut, null, null);
+    }
+  },
+  say: () => "no finger can play this note with the others",
+};

@@ -1,0 +1,21 @@
+import { blackTopWidth, whiteWidth } from "../../../keyboard/geometry";
+import type { Cause } from "../cause";
+import { carryTime } from "../fitts";
+import { ms } from "../words";
+
+/** Time for carrying the hand that the music does not leave. */
+export const shortfall: Cause = {
+  id: "shortfall",
+  label: "time short",
+  unit: "ms",
+  frames: 2,
+  source: "Fitts' law over the distance the hand's middle is carried; straight weight, a choice.",
+  find({ now, before, weights, instrument }, tell) {
+    const first = now.struck[0];
+    if (before === null || first === undefined || before.struck.length === 0) return;
+    const width = first.black ? blackTopWidth(instrument) : whiteWidth(instrument);
+    const short = carryTime(Math.abs(now.centre - before.centre), width) - now.onset.gap;
+    if (short > 0) tell(first.stroke, short, short * weights.shortfall, first, before.struck[0] ?? null);
+  },
+  say: ({ amount }) => `the music leaves ${ms(amount)} too little to get there`,
+};

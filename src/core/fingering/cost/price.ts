@@ -1,0 +1,65 @@
+import type { Finger } from "../../hand/finger";
+import type { Stroke } from "../../passage/line";
+import type { Digits } from "../fingering";
+import { frameAfter, press, type Frame, type Press } from "../frame";
+import type { Task } from "../task";
+import type { Found, Moment, Tell } from "./cause";
+import { CAUSES } from "./causes";
+
+/** One cause found at one stroke. */
+export interface Finding extends Found {
+  readonly cause: string;
+  readonly stroke: Stroke;
+}
+
+/** A priced fingering of one line. */
+export interface Priced {
+  /** Sum of all strains: what the search minimises. */
+  readonly total: number;
+  readonly findings: readonly Finding[];
+  /** Strain by Stroke.index. */
+  readonly byStroke: Float64Array;
+}
+
+/**
+ * Prices any fingering of a line, possible or not: every cause at every onset, each taken apart.
+ * @param digits a finger by Stroke.index, 0 where none plays; a finger on two keys at once is priced as an
+ *   opening of one finger would be, that is not at all, so candidatesFor decides what may be searched
+ */
+export function price(task: Task, digits: Digits): Priced {
+  const findings: Finding[] = [];
+  const byStroke = new Float64Array(task.line.strokes.length);
+  let total = 0;
+  const frames = framesOf(task, digits);
+  frames.forEach((now, index) => {
+    const moment: Moment = { ...task, now, before: frames[index - 1] ?? null, earlier: frames[index - 2] ?? null };
+    for (const cause of CAUSES) {
+      const tell: Tell = (stroke, amount, strain, finger, other) => {
+        findings.push({ cause: cause.id, stroke, amount, strain, finger, other });
+        byStroke[stroke.index]! += strain;
+        total += strain;
+      };
+      cause.find(moment, tell);
+    }
+  });
+  return { total, findings, byStroke };
+}
+
+/** The frames that a fingering of a line makes, one an onset. */
+export function framesOf(task: Task, digits: Digits): readonly Frame[] {
+  const frames: Frame[] = [];
+  let before: Frame | null = null;
+  for (const onset of task.line.onsets) {
+    const struck: Press[] = [];
+    const leftOut: Stroke[] = [];
+    for (const stroke of onset.struck) {
+      const digit = digits[stroke.index];
+      if (digit) struck.push(press(digit as Finger, stroke, task));
+      else leftOut.push(stroke);
+    }
+    struck.sort((a, b) => a.x - b.x);
+    before = frameAfter(before, onset, struck, leftOut, task);
+    frames.push(before);
+  }
+  return frames;
+}

@@ -1,0 +1,88 @@
+/**
+ * Every weight of the cost, once. Strain points are on the 0 to 100 scale. All values are choices,
+ * calibrated against the standard fingerings (npm run quality) and teaching practice.
+ */
+export interface Weights {
+  /** Share of the placement curve that an opening between successive notes adds, up to comfort and beyond it. */
+  readonly opening: number;
+  readonly openingBeyond: number;
+  /** The same for an opening inside a chord or against a held note. */
+  readonly chordOpening: number;
+  /** Share of the curve for fingers closed up. */
+  readonly crowding: number;
+  /** Strain per mm the hand's middle is carried beyond its rest. */
+  readonly carry: number;
+  /** Strain per ms by which the time for carrying falls short. */
+  readonly shortfall: number;
+  /** Strain of a change of position over three notes, and per mm beyond comfort by the outer finger, 2 to 5. */
+  readonly position: number;
+  readonly positionPerMm: readonly [number, number, number, number];
+  /** Strain of any thumb pass; added with the thumb on black and the other on white, and with both level. */
+  readonly thumbPass: number;
+  readonly thumbPassAgainst: number;
+  readonly thumbPassLevel: number;
+  /** Strain per mm of the pass by the finger passed, 2 to 5: farther from the thumb there is more room. */
+  readonly thumbPassPerMm: readonly [number, number, number, number];
+  /** Strain of the finger passed, 2 to 5. */
+  readonly thumbPassFinger: readonly [number, number, number, number];
+  /** Strain of fingers crossing without the thumb. */
+  readonly crossing: number;
+  /** Strain of thumb and of little finger on a black key, and for each neighbour in time on a white one. */
+  readonly thumbOnBlack: number;
+  readonly littleOnBlack: number;
+  readonly blackBesideWhite: number;
+  /** Strain of each finger for merely playing, thumb first: weaker fingers more. */
+  readonly weakFinger: readonly [number, number, number, number, number];
+  /** Strain of 3, 4 and 5 in a row in any order, and of 3 then 4 or back. */
+  readonly weakRow: number;
+  readonly weakPair: number;
+  /** Strain of 4 on a black key beside 3 on a white one. */
+  readonly fourthInside: number;
+  /** Strain per mm of travel in or out. */
+  readonly inOut: number;
+  /** Strain per Hz of rotation beyond ease. */
+  readonly rotation: number;
+  /** Strain of letting a held note go early, with pedal and without, and per mm short. */
+  readonly heldLost: number;
+  readonly heldLostPedal: number;
+  readonly heldPerMm: number;
+  /** Strain of one finger again on another key, and per Hz beyond ease on any. */
+  readonly sameFinger: number;
+  readonly sameFingerPerHz: number;
+  /** Strain of a note nobody plays, inside a chord and at its outside. */
+  readonly leftOut: number;
+  readonly leftOutOuter: number;
+}
+
+export const WEIGHTS: Weights = {
+  opening: 0.11,
+  openingBeyond: 0.4,
+  chordOpening: 1,
+  crowding: 0.249,
+  carry: 0.419,
+  shortfall: 0.945,
+  position: 16.479,
+  positionPerMm: [0.088, 0.14, 0.133, 0.103],
+  thumbPass: 17.502,
+  thumbPassAgainst: 25,
+  thumbPassLevel: 3.005,
+  thumbPassPerMm: [0.1, 0.2, 0.1, 0.1],
+  thumbPassFinger: [14.895, 1.351, 0, 10.088],
+  crossing: 40,
+  thumbOnBlack: 12,
+  littleOnBlack: 12,
+  blackBesideWhite: 15,
+  weakFinger: [10.629, 6.712, 0.501, 4.101, 14.608],
+  weakRow: 3.624,
+  weakPair: 3.279,
+  fourthInside: 1.618,
+  inOut: 0,
+  rotation: 0,
+  heldLost: 60,
+  heldLostPedal: 20,
+  heldPerMm: 0.5,
+  sameFinger: 7.002,
+  sameFingerPerHz: 10,
+  leftOut: 120,
+  leftOutOuter: 160,
+};

@@ -1,0 +1,125 @@
+import type { Hand } from "../hand/hand";
+import type { Side } from "../hand/finger";
+import type { Instrument } from "../keyboard/instrument";
+import { lineOf } from "../passage/line";
+import type { NoteId } from "../passage/note";
+import { handOf, handsAsked, inOrder, type Manner, type Passage } from "../passage/passage";
+import { causeById } from "./cost/causes";
+import { price } from "./cost/price";
+import { WEIGHTS, type Weights } from "./cost/weights";
+import type { Fingering, Pins } from "./fingering";
+import { mergeBest } from "./search/merge";
+import { digitsOf, fingeringOf, pinnedDigits } from "./search/pins";
+import { searching, type Progress } from "./search/search";
+import type { Task } from "./task";
+
+/** A passage before the player's hands: everything the engine needs to know. */
+export interface Study {
+  readonly passage: Passage;
+  readonly hands: Readonly<Record<Side, Hand>>;
+  readonly instrument: Instrument;
+  readonly manner: Manner;
+  readonly weights?: Weights;
+}
+
+/** A fingering of both hands with its judgement. */
+export interface Judged {
+  readonly fingering: Fingering;
+  /** Mean strain over the notes fingered or left out, 0 to 100 and beyond. */
+  readonly strain: number;
+  /** The most strained note; null in an empty passage. */
+  readonly peak: { readonly note: NoteId; readonly strain: number } | null;
+  readonly notes: Readonly<Record<NoteId, NoteJudged>>;
+}
+
+export interface NoteJudged {
+  readonly strain: number;
+  /** Largest first. */
+  readonly causes: readonly CauseJudged[];
+}
+
+/** A cause as the player reads it. */
+export interface CauseJudged {
+  readonly cause: string;
+  readonly label: string;
+  readonly amount: number;
+  readonly unit: string;
+  readonly strain: number;
+  readonly words: string;
+}
+
+/** The tasks of a study, one a hand that has something to play. */
+export function tasksOf(study: Study): readonly Task[] {
+  const { passage, hands, instrument, manner, weights = WEIGHTS } = study;
+  return handsAsked(passage).map((side) => ({
+    line: lineOf(passage, side, manner),
+    hand: hands[side],
+    instrument,
+    manner,
+    weights,
+  }));
+}
+
+/** The notes of a study that its hands are to play, in order. */
+export function notesAsked({ passage }: Study): readonly NoteId[] {
+  const asked = handsAsked(passage);
+  return inOrder(passage.notes).flatMap((note) => (asked.includes(handOf(note, passage)) ? [note.id] : []));
+}
+
+/**
+ * The k best fingerings of a study around its pins, best first, hands searched apart and put together
+ * exactly. A generator, so that the caller can stop between onsets.
+ */
+export function* fingering(study: Study, pins: Pins, k: number): Generator<Progress, readonly Fingering[]> {
+  const tasks = tasksOf(study);
+  const of = tasks.reduce((sum, task) => sum + task.line.onsets.length, 0);
+  let done = 0;
+  const lists = [];
+  for (const task of tasks) {
+    const steps = searching(task, pinnedDigits(task.line, pins), k);
+    let step = steps.next();
+    for (; !step.done; step = steps.next()) yield { done: ++done, of };
+    lists.push(step.value.map(({ total, digits }) => ({ total, item: fingeringOf(task.line, digits) })));
+  }
+  return mergeBest(lists, k).map((parts) => Object.assign({}, ...parts) as Fingering);
+}
+
+/** The same, without stopping. */
+export function bestFingerings(study: Study, pins: Pins, k: number): readonly Fingering[] {
+  const steps = fingering(study, pins, k);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** Prices a fingering, taken apart note by note; a note it does not name counts as left out. */
+export function judge(study: Study, given: Fingering): Judged {
+  const notes: Record<NoteId, { strain: number; causes: CauseJudged[] }> = {};
+  let total = 0;
+  let count = 0;
+  for (const task of tasksOf(study)) {
+    const priced = price(task, digitsOf(task.line, given));
+    for (const stroke of task.line.strokes) {
+      for (const id of stroke.notes) notes[id] = { strain: priced.byStroke[stroke.index]!, causes: [] };
+    }
+    for (const found of priced.findings) {
+      const { id, label, unit, say } = causeById(found.cause);
+      const judged = { cause: id, label, amount: found.amount, unit, strain: found.strain, words: say(found) };
+      for (const note of found.stroke.notes) notes[note]!.causes.push(judged);
+    }
+    total += priced.total;
+    count += task.line.strokes.length;
+  }
+  for (const note of Object.values(notes)) note.causes.sort((a, b) => b.strain - a.strain);
+  return { fingering: given, strain: count === 0 ? 0 : total / count, peak: peakOf(study, notes), notes };
+}
+
+function peakOf(study: Study, notes: Readonly<Record<NoteId, NoteJudged>>): Judged["peak"] {
+  let peak: Judged["peak"] = null;
+  for (const note of notesAsked(study)) {
+    const strain = notes[note]?.strain ?? 0;
+    if (peak === null || strain > peak.strain) peak = { note, strain };
+  }
+  return peak;
+}

@@ -1,0 +1,75 @@
+import { HAND, KEYBOARD } from "../physics";
+import { FINGERS, type Finger, type Side } from "./finger";
+import type { Limits } from "./limits";
+import { PUBLISHED_PROPORTIONS, type ProportionRow } from "./proportions";
+
+/** One of the player's hands, ready for arithmetic. Lengths in mm. */
+export interface Hand {
+  readonly side: Side;
+  /** Outer edge of thumb to outer edge of little finger, open on a table. */
+  readonly rulerSpan: number;
+  /** Widest practical opening between the contact centres of 1 and 5. */
+  readonly keySpan: number;
+  /** Limits by pairIndex; each pair is stored once, lower finger first. */
+  readonly limits: readonly Limits[];
+  /** Sideways place of each fingertip at rest from the middle finger's, thumb first. */
+  readonly restOffsets: readonly number[];
+  /** How far each fingertip lies behind the foremost when naturally curved, thumb first. */
+  readonly behind: readonly number[];
+  readonly resting: readonly Finger[];
+}
+
+/**
+ * A hand scaled pair by pair from the published proportions to a ruler span in mm.
+ * @throws RangeError when the span is outside what a human hand can be (130 to 290 mm).
+ */
+export function handOfRulerSpan(side: Side, rulerSpan: number, resting: readonly Finger[] = []): Hand {
+  const [least, most] = HAND.rulerSpanRange;
+  if (!(rulerSpan >= least && rulerSpan <= most)) {
+    throw new RangeError(`A span of ${rulerSpan} mm is outside what a hand can be (${least} to ${most} mm).`);
+  }
+  const keySpan = rulerSpan - HAND.rulerToKeySpan;
+  const scale = keySpan / (HAND.publishedWidest * HAND.publishedSemitone);
+  const limits: Limits[] = [];
+  for (const row of PUBLISHED_PROPORTIONS) limits[pairIndex(row[0], row[1])] = scaled(row, scale * HAND.publishedSemitone);
+  const restStep = (KEYBOARD.fullOctaveWidth / 7) * scale;
+  return {
+    side,
+    rulerSpan,
+    keySpan,
+    limits,
+    restOffsets: FINGERS.map((finger) => (finger - 3) * restStep),
+    behind: HAND.behindForemost.map((length) => length * HAND.naturalCurve * scale),
+    resting,
+  };
+}
+
+/** Where a pair stands in Hand.limits. The fingers must be in ascending order and differ. */
+export function pairIndex(lower: Finger, upper: Finger): number {
+  return (lower - 1) * 5 + upper - 1;
+}
+
+export function limitsOf(hand: Hand, a: Finger, b: Finger): Limits {
+  return hand.limits[a < b ? pairIndex(a, b) : pairIndex(b, a)] as Limits;
+}
+
+/** mm, a length of a full-grown published hand in this hand's proportion. */
+export function scaleOf(hand: Hand): number {
+  return hand.keySpan / (HAND.publishedWidest * HAND.publishedSemitone);
+}
+
+function scaled([, , ...semitones]: ProportionRow, factor: number): Limits {
+  const [leastPractical, leastComfortable, leastRelaxed, widestRelaxed, widestComfortable, widestPractical] = semitones.map(
+    (value) => value * factor,
+  ) as [number, number, number, number, number, number];
+  const comfortable = Math.max(widestComfortable, widestRelaxed + HAND.leastRamp);
+  const closed = Math.min(leastComfortable, leastRelaxed - HAND.leastRamp);
+  return {
+    leastPractical: Math.min(leastPractical, closed - HAND.leastRamp),
+    leastComfortable: closed,
+    leastRelaxed,
+    widestRelaxed,
+    widestComfortable: comfortable,
+    widestPractical: Math.max(widestPractical, comfortable + HAND.leastRamp),
+  };
+}

@@ -1,0 +1,30 @@
+import { CONTACT } from "../physics";
+import { keyShape } from "./geometry";
+import type { Instrument } from "./instrument";
+import type { Pitch } from "./pitch";
+
+/** Where a fingertip usually meets a key, and how far to either side its patch may stand. mm. */
+export interface Contact {
+  readonly x: number;
+  readonly y: number;
+  readonly leftmost: number;
+  readonly rightmost: number;
+}
+
+/**
+ * The usual contact: a black key on the middle of its top; a white key on its head, between the middle of
+ * the head and the middle of the part between the black keys, for there a finger that comes from or goes
+ * towards a black key lies. That part counts by CONTACT.tailShare, a choice.
+ */
+export function contactOn(key: Pitch, on: Instrument): Contact {
+  const { black, left, right, tailLeft, tailRight } = keyShape(key, on);
+  const middle = (left + right) / 2;
+  if (black) return { x: middle, y: CONTACT.blackDepth, leftmost: middle, rightmost: middle };
+  const tail = (tailLeft + tailRight) / 2;
+  return {
+    x: middle + CONTACT.tailShare * (tail - middle),
+    y: CONTACT.whiteDepth,
+    leftmost: left + CONTACT.patch / 2,
+    rightmost: right - CONTACT.patch / 2,
+  };
+}

@@ -1,0 +1,29 @@
+import type { Beats } from "../time/beats";
+import type { Pitch } from "../keyboard/pitch";
+
+/**
+ * A note's name within its piece, made of bar, staff, voice and order ("b12-s1-v1-n3"). Marks, pins and
+ * fingerings are keyed by it, never by a place in a list.
+ */
+export type NoteId = string & { readonly __unit: "note" };
+
+/** One stroke of a key: ties are already joined, so duration is how long it sounds. */
+export interface Note {
+  readonly id: NoteId;
+  /** The note heads after the first that are tied to this one, in order. */
+  readonly tied: readonly NoteId[];
+  readonly pitch: Pitch;
+  readonly staff: number;
+  readonly voice: string;
+  /** Quarter notes from the start of the piece. */
+  readonly onset: Beats;
+  /** Quarter notes it is held; zero for a grace note. */
+  readonly duration: Beats;
+  /** Grace notes before one onset count down to it: -2, -1; 0 for every other note. */
+  readonly grace: number;
+  /** The bar as numbered on paper, and the place within it in quarter notes. */
+  readonly bar: string;
+  readonly beat: Beats;
+  /** The digit that came with the note, if any. */
+  readonly printed: number | null;
+}

@@ -1,0 +1,81 @@
+/**
+ * Every physical constant of the model, once, with unit and source. Figures marked "starting value"
+ * are to be calibrated against the standard fingerings and teaching practice; they are not truths.
+ */
+
+/** Dimensions of a full-size keyboard. Source: common piano dimensions; only x scales with the octave. */
+export const KEYBOARD = {
+  /** mm, seven white keys. */
+  fullOctaveWidth: 164.5,
+  /** mm, narrowest and widest octave an instrument may be given. */
+  octaveWidthRange: [120, 180],
+  /** mm, front edge to fallboard. */
+  whiteLength: 150,
+  /** mm from the white fronts to the front of the black keys. */
+  blackStart: 50,
+  /** mm of usable black top. */
+  blackLength: 95,
+  /** mm a black key stands above the white ones. */
+  blackHeight: 12,
+  /** mm, width of a black key's top on a full-size keyboard; scales with the octave. */
+  blackTopWidth: 9.5,
+  /** MIDI key numbers of the lowest A and the highest C of 88 keys. */
+  lowestKey: 21,
+  highestKey: 108,
+} as const;
+
+/** How a fingertip meets a key. */
+export const CONTACT = {
+  /** mm, diameter of the patch that must lie on the key. Starting value. */
+  patch: 9,
+  /** mm, usual width of a fingertip, thumb first. Starting values within 12 to 20, thumb to 25. */
+  tipWidths: [20, 16, 16, 15, 14],
+  /** Share by which a white key is met towards the middle of its part between the black keys. A choice. */
+  tailShare: 0.5,
+  /** mm from the white fronts at which a finger usually meets a white key's head. Starting value. */
+  whiteDepth: 25,
+  /** mm from the white fronts at which a finger usually meets a black key. Starting value. */
+  blackDepth: 65,
+} as const;
+
+/** The hand. */
+export const HAND = {
+  /** mm by which the opening between contact centres is less than the span on a ruler. Starting value. */
+  rulerToKeySpan: 18,
+  /** mm, ruler spans outside this are refused: no adult hand has them. */
+  rulerSpanRange: [130, 290],
+  /** mm, a middle hand on a ruler, used where nothing is measured. */
+  middleRulerSpan: 205,
+  /** Semitones, widest practical 1-5 opening of the hand that the published proportions describe. */
+  publishedWidest: 15,
+  /** mm a semitone stands for in the published proportions: an octave of 164.5 mm in twelve. */
+  publishedSemitone: 164.5 / 12,
+  /** mm, least width of a ramp between two limits that coincide. Starting value. */
+  leastRamp: 5,
+  /** mm each fingertip lies behind the foremost (the third), hand flat, thumb first. Starting values. */
+  behindForemost: [65, 10, 0, 8, 35],
+  /** Share of that distance which remains when the fingers are naturally curved. Starting value. */
+  naturalCurve: 0.5,
+  /** White keys that the five resting fingertips cover. */
+  restWhiteKeys: 5,
+} as const;
+
+/** Movement. */
+export const MOTION = {
+  /** ms, intercept of Fitts' law in Shannon's form, for a practised player. Starting value. */
+  fittsIntercept: 50,
+  /** ms per bit. Starting value. */
+  fittsSlope: 25,
+  /** mm, least target width. */
+  fittsLeastWidth: 10,
+  /** mm the hand may stand too far in or out without travelling: fingers curl and stretch by it. Starting value. */
+  freeDepth: 35,
+  /** Hz, full cycles of forearm alternation that go with ease, and at which they fail. */
+  rotationEase: 3,
+  rotationFails: 6.5,
+  /** Hz, strokes of one finger that go with ease, and at which they fail, thumb first. Starting values. */
+  repeatEase: [3, 3.2, 3, 2.6, 2.6],
+  repeatFails: [6.5, 7, 6.5, 5.5, 5],
+  /** ms a grace note takes before the note it leans on. Starting value. */
+  graceMs: 80,
+} as const;
