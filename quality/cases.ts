@@ -1,4 +1,5 @@
 import { readFileSync } from "node:fs";
+import { join } from "node:path";
 import type { Finger, Side } from "@/core/hand/finger";
 
 /**
@@ -20,8 +21,11 @@ export interface QualityCase {
 export const QUALITY_TEMPO = 96;
 export const QUALITY_RULER_SPAN = 205;
 
-export function qualityCases(): readonly QualityCase[] {
-  const table = JSON.parse(readFileSync(new URL("./scales-and-arpeggios.json", import.meta.url), "utf8")) as readonly Row[];
+/** The cases the weights are calibrated on, and scales in keys they never saw. */
+export const TABLES = ["scales-and-arpeggios", "keys-not-tuned-on"] as const;
+
+export function qualityCases(name: (typeof TABLES)[number] = "scales-and-arpeggios"): readonly QualityCase[] {
+  const table = JSON.parse(readFileSync(join(process.cwd(), "quality", `${name}.json`), "utf8")) as readonly Row[];
   return table.map(([name, side, keys, accepted, first, last]) => ({
     name,
     side,

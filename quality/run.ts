@@ -1,11 +1,13 @@
-import { qualityCases } from "./cases";
+import { qualityCases, TABLES } from "./cases";
 import { agreement, summary } from "./measure";
 
 /** `npm run quality`: prints the agreement with the standard fingerings, and each case that differs. */
-const all = qualityCases().map((given) => agreement(given));
-for (const a of all) {
-  if (a.agreed < a.graded) console.log(`${a.name.padEnd(34)} ours ${a.ours}  accepted ${a.nearest}  ${a.agreed}/${a.graded}`);
-}
-const { notes, graded, whole, cases } = summary(all);
 const share = (part: number, of: number): string => `${((100 * part) / of).toFixed(1)} of 100`;
-console.log(`\nagreement: ${notes} of ${graded} graded notes (${share(notes, graded)}), ${whole} of ${cases} cases wholly right (${share(whole, cases)})`);
+for (const table of TABLES) {
+  const all = qualityCases(table).map((given) => agreement(given));
+  for (const a of all) {
+    if (a.agreed < a.graded) console.log(`${a.name.padEnd(34)} ours ${a.ours}  accepted ${a.nearest}  ${a.agreed}/${a.graded}`);
+  }
+  const { notes, graded, whole, cases } = summary(all);
+  console.log(`${table}: ${notes} of ${graded} graded notes (${share(notes, graded)}), ${whole} of ${cases} cases wholly right (${share(whole, cases)})\n`);
+}

@@ -6,13 +6,14 @@ import { handOfRulerSpan } from "@/core/hand/hand";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
 import { lineOf } from "@/core/passage/line";
 import { passageOfKeys } from "@/core/passage/of-keys";
-import { QUALITY_RULER_SPAN, QUALITY_TEMPO, qualityCases, type QualityCase } from "./cases";
+import { seeded } from "../tests/support/seeded";
+import { QUALITY_RULER_SPAN, QUALITY_TEMPO, qualityCases, TABLES, type QualityCase } from "./cases";
 
 /**
- * A calibration aid, run by hand: seeded coordinate descent over the weights on the standard fingerings.
+ * A calibration aid, run by hand: seeded annealing over the weights on the standard fingerings.
  * It raises the agreement, and with equal agreement lowers the regret, the share by which the accepted
  * fingering costs more than the best one. Prints weights; a person decides which to adopt.
- * Usage: tsx quality/tune.ts SEED ROUNDS [FILE of weights to start from]
+ * Usage: tsx quality/tune.ts SEED ROUNDS FILE, where FILE receives the best weights so far
  */
 const [seed = "1", rounds = "200", out = "/tmp/weights.json"] = process.argv.slice(2);
 const manner = { tempo: QUALITY_TEMPO, touch: "legato", pedal: false } as const;
@@ -23,7 +24,7 @@ interface Prepared {
   readonly pins: readonly Int8Array[];
 }
 
-const prepared: readonly Prepared[] = qualityCases().map((given) => {
+const prepared: readonly Prepared[] = TABLES.flatMap((table) => qualityCases(table)).map((given) => {
   const passage = passageOfKeys(given.keys, "1/4", given.side);
   const line = lineOf(passage, given.side, manner);
   const task: Task = { line, hand: handOfRulerSpan(given.side, QUALITY_RULER_SPAN), instrument: FULL_SIZE, manner, weights: WEIGHTS };
@@ -50,18 +51,12 @@ function score(weights: Weights): { notes: number; value: number } {
     }
     notes += most;
     graded += given.graded.length;
-    value += most / given.graded.length - 2 * regret;
+    value += most / given.graded.length - regret;
   }
   return { notes: notes / graded, value };
 }
 
-let state = Number(seed) >>> 0;
-const random = (): number => {
-  state = (state + 0x6d2b79f5) >>> 0;
-  let t = Math.imul(state ^ (state >>> 15), state | 1);
-  t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-  return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-};
+const { next: random } = seeded(Number(seed));
 
 /** No weight may outgrow the scale it is added on. */
 const LARGEST = 30;
@@ -69,7 +64,12 @@ const FIXED = ["chordOpening", "heldLost", "heldLostPedal", "heldPerMm", "leftOu
 type Path = readonly [keyof Weights, number | null];
 const paths: readonly Path[] = (Object.keys(WEIGHTS) as (keyof Weights)[])
   .filter((name) => !FIXED.includes(name))
-  .flatMap((name): Path[] => (Array.isArray(WEIGHTS[name]) ? (WEIGHTS[name] as number[]).map((_, i): Path => [name, i]) : [[name, null]]));
+  .filter((name) => name !== "weakFinger")
+  .flatMap((name): Path[] => (Array.isArray(WEIGHTS[name]) ? (WEIGHTS[name] as number[]).map((_, i): Path => [name, i]) : [[name, null]]))
+  .concat([
+    ["weakFinger", 3],
+    ["weakFinger", 4],
+  ]);
 
 function moved(weights: Weights, [name, index]: Path, factor: number, shift: number): Weights {
   const change = (value: number): number => Math.round(Math.min(LARGEST, Math.max(0, value * factor + shift)) * 1000) / 1000;
@@ -80,6 +80,7 @@ function moved(weights: Weights, [name, index]: Path, factor: number, shift: num
 
 let current = WEIGHTS;
 let now = score(current);
+let highest = now.value;
 for (let round = 0; round < Number(rounds); round++) {
   let trial = current;
   const many = 1 + Math.floor(random() * 3);
@@ -89,10 +90,11 @@ for (let round = 0; round < Number(rounds); round++) {
     trial = moved(trial, path, Math.exp((random() - 0.5) * (big ? 3 : 0.8)), random() < 0.15 ? (random() - 0.3) * 3 : 0);
   }
   const then = score(trial);
-  if (then.value > now.value) {
-    [current, now] = [trial, then];
+  const warmth = 0.8 * (1 - round / Number(rounds)) ** 2;
+  if (then.value > now.value - warmth * -Math.log(1 - random())) [current, now] = [trial, then];
+  if (now.value > highest) {
+    highest = now.value;
     writeFileSync(out, JSON.stringify(current, null, 1));
   }
-  if (round % 100 === 99) console.log(round + 1, (100 * now.notes).toFixed(2), now.value.toFixed(3));
+  if (round % 100 === 99) console.log(round + 1, (100 * now.notes).toFixed(2), now.value.toFixed(3), highest.toFixed(3));
 }
-console.log(JSON.stringify(current, null, 1));

@@ -130,7 +130,7 @@ function keyOf({ struck, held, centre, depth }: Frame, candidate: number): strin
 /** Keeps the k cheapest ways to come to a state over all states that end in the frame before. */
 function extend(layer: Layer, state: number, prior: Layer | null, from: number, costs: Costs, k: number): void {
   if (prior === null) {
-    layer.totals[state * k] = costs.pair();
+    layer.totals[state * k] = costs.pair() + costs.triple(null);
     layer.counts[state] = 1;
     layer.backState[state * k] = -1;
     return;

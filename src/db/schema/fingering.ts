@@ -1,0 +1,69 @@
+import { sql } from "drizzle-orm";
+import { check, foreignKey, integer, jsonb, pgEnum, pgTable, primaryKey, smallint, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
+import type { Fingering, Pins } from "@/core/fingering/fingering";
+import { passage } from "./passage";
+
+/** Where a fingering comes from. */
+export const origin = pgEnum("origin", ["solved", "printed", "typed"]);
+
+/** One option for a passage, both hands together. Its digits stand in its newest version. */
+export const fingering = pgTable(
+  "fingering",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    passageId: uuid().notNull().references(() => passage.id, { onDelete: "cascade" }),
+    /** The letter it goes by. */
+    name: text().notNull(),
+    origin: origin().notNull(),
+    /** The version in force; grows with every change, undo and redo among them. */
+    version: integer().notNull(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [unique("fingering_name").on(t.passageId, t.name), check("fingering_version_positive", sql`${t.version} >= 1`)],
+);
+
+/** Every state a fingering was ever in. Never changed. */
+export const fingeringVersion = pgTable(
+  "fingering_version",
+  {
+    fingeringId: uuid().notNull().references(() => fingering.id, { onDelete: "cascade" }),
+    version: integer().notNull(),
+    digits: jsonb().$type<Fingering>().notNull(),
+    pins: jsonb().$type<Pins>().notNull(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.fingeringId, t.version] }),
+    check("fingering_version_digits", sql`jsonb_typeof(${t.digits}) = 'object' and jsonb_typeof(${t.pins}) = 'object'`),
+    check("fingering_version_fingers", sql`not jsonb_path_exists(${t.digits}, '$.* ? (@ != null && (@ < 1 || @ > 5))')`),
+    check("fingering_version_pins", sql`not jsonb_path_exists(${t.pins}, '$.* ? (@ == null || @ < 1 || @ > 5)')`),
+  ],
+);
+
+export const editKind = pgEnum("edit_kind", ["pin", "lift"]);
+/** An edit undone and then written over by another is set aside, never deleted. */
+export const editState = pgEnum("edit_state", ["applied", "undone", "set-aside"]);
+
+/** The edit log of a fingering: what undo and redo walk along. */
+export const edit = pgTable(
+  "edit",
+  {
+    /** Given by the page, so that sending an edit twice keeps it once. */
+    id: uuid().primaryKey(),
+    fingeringId: uuid().notNull().references(() => fingering.id, { onDelete: "cascade" }),
+    order: integer().notNull(),
+    kind: editKind().notNull(),
+    noteId: text().notNull(),
+    finger: smallint(),
+    before: integer().notNull(),
+    after: integer().notNull(),
+    state: editState().notNull().default("applied"),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [
+    unique("edit_order").on(t.fingeringId, t.order),
+    check("edit_finger", sql`(${t.kind} = 'pin') = (${t.finger} is not null) and (${t.finger} is null or ${t.finger} between 1 and 5)`),
+    foreignKey({ name: "edit_before", columns: [t.fingeringId, t.before], foreignColumns: [fingeringVersion.fingeringId, fingeringVersion.version] }),
+    foreignKey({ name: "edit_after", columns: [t.fingeringId, t.after], foreignColumns: [fingeringVersion.fingeringId, fingeringVersion.version] }),
+  ],
+);

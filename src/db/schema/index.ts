@@ -1,0 +1,5 @@
+export * from "./fingering";
+export * from "./passage";
+export * from "./pianist";
+export * from "./piece";
+export * from "./verdict";

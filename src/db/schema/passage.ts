@@ -1,0 +1,49 @@
+import { sql } from "drizzle-orm";
+import { boolean, check, doublePrecision, index, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, uuid } from "drizzle-orm/pg-core";
+import { TEMPO_RANGE } from "@/core/passage/passage";
+import { piece } from "./piece";
+
+export const hands = pgEnum("hands", ["right", "left", "both"]);
+export const touch = pgEnum("touch", ["legato", "detached"]);
+
+/** What the player holds with where schools differ; empty until asked. */
+export type SchoolPreferences = Readonly<Record<string, string>>;
+
+/** A hard spot of a piece. Bars by their place in the file, 1 for the first. */
+export const passage = pgTable(
+  "passage",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    pieceId: uuid().notNull().references(() => piece.id, { onDelete: "cascade" }),
+    title: text().notNull(),
+    fromBar: integer().notNull(),
+    toBar: integer().notNull(),
+    hands: hands().notNull(),
+    /** Quarter notes a minute. */
+    tempo: doublePrecision().notNull(),
+    touch: touch().notNull().default("legato"),
+    pedal: boolean().notNull().default(false),
+    school: jsonb().$type<SchoolPreferences>().notNull().default({}),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [
+    check("passage_title", sql`length(trim(${t.title})) > 0`),
+    check("passage_bars", sql`${t.fromBar} >= 1 and ${t.toBar} >= ${t.fromBar}`),
+    check("passage_tempo", sql`${t.tempo} between ${sql.raw(String(TEMPO_RANGE[0]))} and ${sql.raw(String(TEMPO_RANGE[1]))}`),
+    index("passage_of_piece").on(t.pieceId),
+  ],
+);
+
+export const markKind = pgEnum("mark_kind", ["tune", "accent", "shared", "remedy"]);
+
+/** A mark on a note, keyed by the note's own id. */
+export const noteMark = pgTable(
+  "note_mark",
+  {
+    passageId: uuid().notNull().references(() => passage.id, { onDelete: "cascade" }),
+    noteId: text().notNull(),
+    kind: markKind().notNull(),
+    detail: text(),
+  },
+  (t) => [primaryKey({ columns: [t.passageId, t.noteId, t.kind] }), check("note_mark_note", sql`${t.noteId} ~ '^b[0-9]+-s[0-9]+-v[A-Za-z0-9]+-n[0-9]+$'`)],
+);

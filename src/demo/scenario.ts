@@ -1,0 +1,61 @@
+import type { Hands, Touch } from "@/core/passage/passage";
+import type { Composed } from "./compose";
+import { darkWater } from "./pieces/dark-water";
+import { doubleWindows } from "./pieces/double-windows";
+import { fourRivers } from "./pieces/four-rivers";
+import { highWind } from "./pieces/high-wind";
+import { ironGate } from "./pieces/iron-gate";
+import { overLeaves } from "./pieces/over-leaves";
+import { weathervane } from "./pieces/weathervane";
+
+/** A made-up pianist with hands on the small side, a made-up recital, and the hard spots in it. */
+export interface DemoPassage {
+  readonly title: string;
+  readonly fromBar: number;
+  readonly toBar: number;
+  readonly hands: Hands;
+  readonly tempo: number;
+  readonly touch: Touch;
+  readonly pedal: boolean;
+}
+
+export interface DemoPiece {
+  readonly score: Composed;
+  readonly fileName: string;
+  readonly passages: readonly DemoPassage[];
+}
+
+export const DEMO_PIANIST = { name: "Maro Telland" };
+
+/** Ruler spans in mm, oldest first. */
+export const DEMO_MEASUREMENTS = [
+  { side: "right", measuredOn: "2026-06-02", rulerSpan: 190 },
+  { side: "left", measuredOn: "2026-06-02", rulerSpan: 194 },
+  { side: "right", measuredOn: "2026-11-02", rulerSpan: 191 },
+  { side: "left", measuredOn: "2026-11-02", rulerSpan: 196 },
+] as const;
+
+export const DEMO_INSTRUMENT = { name: "Practice-room grand", octaveWidth: 164.5 };
+
+export const DEMO_RECITAL = { title: "An evening of studies, Lantern Room", date: "2027-03-12" };
+
+const spot = (title: string, fromBar: number, toBar: number, hands: Hands, tempo: number, more: Partial<DemoPassage> = {}): DemoPassage => ({
+  title,
+  fromBar,
+  toBar,
+  hands,
+  tempo,
+  touch: "legato",
+  pedal: false,
+  ...more,
+});
+
+export const DEMO_PIECES: readonly DemoPiece[] = [
+  { score: darkWater, fileName: "dark-water.musicxml", passages: [spot("The run over the black keys", 1, 2, "right", 112), spot("The way back down", 3, 4, "right", 112)] },
+  { score: fourRivers, fileName: "four-rivers.musicxml", passages: [spot("Broken chords, four octaves", 1, 3, "both", 104, { pedal: true })] },
+  { score: ironGate, fileName: "the-iron-gate.musicxml", passages: [spot("Chords at the gate", 1, 2, "right", 66, { touch: "detached", pedal: true })] },
+  { score: highWind, fileName: "cradle-in-a-high-wind.musicxml", passages: [spot("The rocking left hand", 1, 4, "left", 84, { pedal: true })] },
+  { score: doubleWindows, fileName: "double-windows.musicxml", passages: [spot("Thirds up to the turn", 1, 2, "right", 88)] },
+  { score: overLeaves, fileName: "a-voice-over-leaves.musicxml", passages: [spot("Tune held over the leaves", 1, 3, "right", 60)] },
+  { score: weathervane, fileName: "weathervane.musicxml", passages: [spot("The figure in four keys", 1, 4, "right", 120)] },
+];
