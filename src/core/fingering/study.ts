@@ -1,3 +1,4 @@
+import { drain } from "../drain";
 import type { Hand } from "../hand/hand";
 import type { Side } from "../hand/finger";
 import type { Instrument } from "../keyboard/instrument";
@@ -86,11 +87,7 @@ export function* fingering(study: Study, pins: Pins, k: number): Generator<Progr
 
 /** The same, without stopping. */
 export function bestFingerings(study: Study, pins: Pins, k: number): readonly Fingering[] {
-  const steps = fingering(study, pins, k);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
+  return drain(fingering(study, pins, k));
 }
 
 /** Prices a fingering, taken apart note by note; a note it does not name counts as left out. */

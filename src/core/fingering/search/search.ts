@@ -1,3 +1,4 @@
+import { drain } from "../../drain";
 import type { Digits } from "../fingering";
 import { candidatesFor, type Candidate, type PinnedDigits } from "../candidates";
 import { frameAfter, type Frame } from "../frame";
@@ -41,11 +42,7 @@ export function* searching(task: Task, pins: PinnedDigits, k: number): Generator
 
 /** The same, without stopping. */
 export function search(task: Task, pins: PinnedDigits, k: number): readonly Found[] {
-  const steps = searching(task, pins, k);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
+  return drain(searching(task, pins, k));
 }
 
 /** The frames possible at one onset and the states that end in them. */

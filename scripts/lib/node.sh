@@ -1,0 +1,37 @@
+# node_modules as the lock file says, and the production build as the sources say.
+
+ensure_node() {
+  command -v node > /dev/null || fail "Node.js 20 with npm is needed and was not found."
+  local major
+  major=$(node -p 'process.versions.node.split(".")[0]')
+  [ "$major" -ge 20 ] || fail "Node.js 20 or newer is needed; this is $(node -v)."
+}
+
+ensure_modules() {
+  local stamp=node_modules/.velvet-lock wanted
+  wanted=$(sha256sum package-lock.json | cut -d' ' -f1)
+  if [ ! -f "$stamp" ] || [ "$(cat "$stamp")" != "$wanted" ]; then
+    say "Installing the project's packages (npm ci)"
+    npm ci --no-audit --no-fund --loglevel=error >&2
+    printf '%s' "$wanted" > "$stamp"
+  fi
+}
+
+sources_hash() {
+  find src public package-lock.json next.config.ts tsconfig.json postcss.config.mjs -type f ! -name '*.test.ts' ! -name '*.test.tsx' -print0 2>/dev/null |
+    sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1
+}
+
+ensure_build() {
+  local stamp=.next/velvet-sources wanted
+  wanted=$(sources_hash)
+  if [ ! -f "$stamp" ] || [ "$(cat "$stamp")" != "$wanted" ]; then
+    say "Building the application"
+    NEXT_TELEMETRY_DISABLED=1 npx next build >&2
+    printf '%s' "$wanted" > "$stamp"
+  fi
+}
+
+free_port() {
+  node -e 'const s=require("net").createServer();s.listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'
+}

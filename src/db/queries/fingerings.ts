@@ -1,0 +1,151 @@
+import { and, asc, eq, inArray, sql } from "drizzle-orm";
+import type { Fingering, Pins } from "@/core/fingering/fingering";
+import type { NoteId } from "@/core/passage/note";
+import type { Finger } from "@/core/hand/finger";
+import type { Db } from "../client";
+import { edit, fingering, fingeringVersion, type origin } from "../schema";
+
+/** A fingering as it stands. */
+export interface FingeringKept {
+  readonly id: string;
+  readonly passageId: string;
+  readonly name: string;
+  readonly origin: (typeof origin.enumValues)[number];
+  readonly version: number;
+  readonly digits: Fingering;
+  readonly pins: Pins;
+  /** How many edits can be undone and redone from here. */
+  readonly undoable: number;
+  readonly redoable: number;
+}
+
+/** A change asked for, on the version that the page showed. */
+export interface EditAsked {
+  readonly id: string;
+  readonly fingeringId: string;
+  readonly onVersion: number;
+  readonly noteId: NoteId;
+  /** null lifts the pin. */
+  readonly finger: Finger | null;
+  readonly digits: Fingering;
+  readonly pins: Pins;
+}
+
+/** Kept, or refused because the fingering has moved on; then as it stands is given back, and nothing is overwritten. */
+export type Kept = { readonly outcome: "kept" | "outdated"; readonly now: FingeringKept } | { readonly outcome: "gone" };
+
+type Tx = Parameters<Parameters<Db["transaction"]>[0]>[0];
+
+export async function fingeringsOf(db: Db | Tx, passageId: string): Promise<readonly FingeringKept[]> {
+  const rows = await db.select({ id: fingering.id }).from(fingering).where(eq(fingering.passageId, passageId)).orderBy(asc(fingering.name));
+  return Promise.all(rows.map(async ({ id }) => (await fingeringById(db, id))!));
+}
+
+export async function fingeringById(db: Db | Tx, id: string): Promise<FingeringKept | null> {
+  const [found] = await db
+    .select()
+    .from(fingering)
+    .innerJoin(fingeringVersion, and(eq(fingeringVersion.fingeringId, fingering.id), eq(fingeringVersion.version, fingering.version)))
+    .where(eq(fingering.id, id));
+  if (!found) return null;
+  const [counts] = await db
+    .select({
+      undoable: sql<number>`count(*) filter (where ${edit.state} = 'applied')::int`,
+      redoable: sql<number>`count(*) filter (where ${edit.state} = 'undone')::int`,
+    })
+    .from(edit)
+    .where(eq(edit.fingeringId, id));
+  const { passageId, name, origin, version } = found.fingering;
+  const { digits, pins } = found.fingering_version;
+  return { id, passageId, name, origin, version, digits, pins, undoable: counts?.undoable ?? 0, redoable: counts?.redoable ?? 0 };
+}
+
+/** Keeps new options of a passage; those whose name is taken already are left as they are. */
+export async function addFingerings(
+  db: Db,
+  passageId: string,
+  options: readonly Pick<FingeringKept, "name" | "origin" | "digits" | "pins">[],
+): Promise<readonly FingeringKept[]> {
+  return db.transaction(async (tx) => {
+    for (const { name, origin, digits, pins } of options) {
+      const [made] = await tx.insert(fingering).values({ passageId, name, origin, version: 1 }).onConflictDoNothing().returning();
+      if (made) await tx.insert(fingeringVersion).values({ fingeringId: made.id, version: 1, digits, pins });
+    }
+    return fingeringsOf(tx, passageId);
+  });
+}
+
+/** Keeps an edit as a new version. Sent twice, it is kept once; on an outdated version it is refused. */
+export async function keepEdit(db: Db, asked: EditAsked): Promise<Kept> {
+  return db.transaction(async (tx) => {
+    const now = await locked(tx, asked.fingeringId);
+    if (!now) return { outcome: "gone" };
+    const [known] = await tx.select().from(edit).where(eq(edit.id, asked.id));
+    if (known) return { outcome: "kept", now };
+    if (now.version !== asked.onVersion) return { outcome: "outdated", now };
+    await setAsideUndone(tx, now.id);
+    const after = await newVersion(tx, now, asked.digits, asked.pins);
+    await tx.insert(edit).values({
+      id: asked.id,
+      fingeringId: now.id,
+      order: await nextOrder(tx, now.id),
+      kind: asked.finger === null ? "lift" : "pin",
+      noteId: asked.noteId,
+      finger: asked.finger,
+      before: now.version,
+      after,
+    });
+    return { outcome: "kept", now: (await fingeringById(tx, now.id))! };
+  });
+}
+
+/** Goes back before the newest applied edit, or forward over the oldest undone one; does nothing when there is none. */
+export async function walk(db: Db, fingeringId: string, onVersion: number, way: "undo" | "redo"): Promise<Kept> {
+  return db.transaction(async (tx) => {
+    const now = await locked(tx, fingeringId);
+    if (!now) return { outcome: "gone" };
+    if (now.version !== onVersion) return { outcome: "outdated", now };
+    const edits = await tx
+      .select()
+      .from(edit)
+      .where(and(eq(edit.fingeringId, fingeringId), inArray(edit.state, ["applied", "undone"])))
+      .orderBy(asc(edit.order));
+    const step = way === "undo" ? edits.findLast((e) => e.state === "applied") : edits.find((e) => e.state === "undone");
+    if (!step) return { outcome: "kept", now };
+    const [to] = await tx
+      .select()
+      .from(fingeringVersion)
+      .where(and(eq(fingeringVersion.fingeringId, fingeringId), eq(fingeringVersion.version, way === "undo" ? step.before : step.after)));
+    await newVersion(tx, now, to!.digits, to!.pins);
+    await tx
+      .update(edit)
+      .set({ state: way === "undo" ? "undone" : "applied" })
+      .where(eq(edit.id, step.id));
+    return { outcome: "kept", now: (await fingeringById(tx, fingeringId))! };
+  });
+}
+
+/** The fingering with its row locked, so that changes come one after another. */
+async function locked(tx: Tx, id: string): Promise<FingeringKept | null> {
+  await tx.select({ id: fingering.id }).from(fingering).where(eq(fingering.id, id)).for("update");
+  return fingeringById(tx, id);
+}
+
+async function newVersion(tx: Tx, now: FingeringKept, digits: Fingering, pins: Pins): Promise<number> {
+  const version = now.version + 1;
+  await tx.insert(fingeringVersion).values({ fingeringId: now.id, version, digits, pins });
+  await tx.update(fingering).set({ version }).where(eq(fingering.id, now.id));
+  return version;
+}
+
+async function setAsideUndone(tx: Tx, fingeringId: string): Promise<void> {
+  await tx
+    .update(edit)
+    .set({ state: "set-aside" })
+    .where(and(eq(edit.fingeringId, fingeringId), eq(edit.state, "undone")));
+}
+
+async function nextOrder(tx: Tx, fingeringId: string): Promise<number> {
+  const [last] = await tx.select({ order: sql<number>`coalesce(max(${edit.order}), 0)::int` }).from(edit).where(eq(edit.fingeringId, fingeringId));
+  return (last?.order ?? 0) + 1;
+}

@@ -1,0 +1,32 @@
+import { handOf } from "@/core/passage/passage";
+import type { Db } from "@/db/client";
+import { fingeringById } from "@/db/queries/fingerings";
+import { passageById } from "@/db/queries/passages";
+import { pieceById } from "@/db/queries/pieces";
+import { passageFrom } from "@/formats/musicxml/passage";
+import { writeFile, writeFingering } from "@/formats/musicxml/write-fingering";
+import { scoreOf } from "./scores";
+
+export interface Exported {
+  readonly bytes: Uint8Array;
+  readonly fileName: string;
+  readonly type: string;
+}
+
+/** The file a piece came in, with an option's digits on the notes of its passage; null when there is no such option. */
+export async function exportOption(db: Db, fingeringId: string): Promise<Exported | null> {
+  const option = await fingeringById(db, fingeringId);
+  const passage = option && (await passageById(db, option.passageId));
+  const piece = passage && (await pieceById(db, passage.pieceId));
+  if (!option || !passage || !piece) return null;
+  const { score, part } = scoreOf(piece);
+  const music = passageFrom(part, passage.fromBar, passage.toBar, passage.hands);
+  const hands = new Map(music.notes.map((note) => [note.id, handOf(note, music)]));
+  const xml = writeFingering(score, part, option.digits, (note) => hands.get(note) ?? "right");
+  const stem = (piece.fileName ?? piece.title).replace(/\.(musicxml|mxl|xml)$/i, "");
+  return {
+    bytes: writeFile(score, xml),
+    fileName: `${stem}, fingering ${option.name}.${score.package ? "mxl" : "musicxml"}`,
+    type: score.package ? "application/vnd.recordare.musicxml" : "application/vnd.recordare.musicxml+xml",
+  };
+}

@@ -1,0 +1,49 @@
+import { z } from "zod";
+import type { Fingering, Pins } from "@/core/fingering/fingering";
+import type { NoteId } from "@/core/passage/note";
+import type { Db } from "@/db/client";
+import { addFingerings, keepEdit, walk, type Kept as KeptInDatabase } from "@/db/queries/fingerings";
+import type { Answer, Kept, OptionData } from "./types";
+
+const Finger = z.literal([1, 2, 3, 4, 5]);
+const NoteName = z.string().regex(/^b\d+-s\d+-v[A-Za-z0-9]+-n\d+$/, "This is not the name of a note.");
+const Digits = z.record(NoteName, Finger.nullable()).transform((digits) => digits as Fingering);
+const PinsGiven = z.record(NoteName, Finger).transform((pins) => pins as Pins);
+
+export const FirstOptionsAsked = z.object({
+  passageId: z.uuid(),
+  options: z
+    .array(z.object({ name: z.string().regex(/^[A-Z]\d*$/), origin: z.enum(["solved", "printed"]), digits: Digits, pins: PinsGiven }))
+    .min(1)
+    .max(8),
+});
+
+export const EditAsked = z.object({
+  id: z.uuid(),
+  fingeringId: z.uuid(),
+  onVersion: z.number().int().min(1),
+  noteId: NoteName.transform((name) => name as NoteId),
+  finger: Finger.nullable(),
+  digits: Digits,
+  pins: PinsGiven,
+});
+
+export const WalkAsked = z.object({ fingeringId: z.uuid(), onVersion: z.number().int().min(1), way: z.enum(["undo", "redo"]) });
+
+/** Keeps the options a passage opens with; where another window was first, gives back what it kept. */
+export async function addFirstOptions(db: Db, asked: z.infer<typeof FirstOptionsAsked>): Promise<Answer<readonly OptionData[]>> {
+  return { ok: true, value: await addFingerings(db, asked.passageId, asked.options) };
+}
+
+export async function editOption(db: Db, asked: z.infer<typeof EditAsked>): Promise<Answer<Kept>> {
+  return answered(await keepEdit(db, asked));
+}
+
+export async function walkOption(db: Db, { fingeringId, onVersion, way }: z.infer<typeof WalkAsked>): Promise<Answer<Kept>> {
+  return answered(await walk(db, fingeringId, onVersion, way));
+}
+
+function answered(kept: KeptInDatabase): Answer<Kept> {
+  if (kept.outcome === "gone") return { ok: false, message: "This option is not there any more." };
+  return { ok: true, value: kept };
+}
