@@ -58,21 +58,46 @@ function score(weights: Weights): { notes: number; value: number } {
 
 const { next: random } = seeded(Number(seed));
 
-/** No weight may outgrow the scale it is added on. */
-const LARGEST = 30;
-const FIXED = ["chordOpening", "heldLost", "heldLostPedal", "heldPerMm", "leftOut", "leftOutOuter", "crossing"];
+/** The range in which each weight keeps its meaning; weights not named here are not calibrated on single lines. */
+const RANGES: Partial<Record<keyof Weights, readonly [number, number]>> = {
+  opening: [0.25, 1],
+  openingBeyond: [0.5, 1.5],
+  crowding: [0.1, 0.5],
+  carry: [0.05, 0.5],
+  shortfall: [0.1, 1],
+  position: [2, 20],
+  positionPerMm: [0.02, 0.5],
+  thumbPass: [2, 20],
+  thumbPassAgainst: [5, 25],
+  thumbPassLevel: [0.5, 8],
+  thumbPassPerMm: [0, 0.6],
+  thumbPassFinger: [0, 25],
+  thumbOnBlack: [3, 25],
+  littleOnBlack: [3, 20],
+  blackBesideWhite: [3, 25],
+  weakRow: [1, 8],
+  weakPair: [1, 8],
+  fourthInside: [0, 5],
+  inOut: [0.05, 0.5],
+  rotation: [1, 6],
+  sameFinger: [5, 30],
+  sameFingerPerHz: [3, 12],
+};
+/** Only the fourth and fifth finger are weak. */
+const WEAK_RANGE: readonly [number, number] = [1, 10];
+
 type Path = readonly [keyof Weights, number | null];
-const paths: readonly Path[] = (Object.keys(WEIGHTS) as (keyof Weights)[])
-  .filter((name) => !FIXED.includes(name))
-  .filter((name) => name !== "weakFinger")
-  .flatMap((name): Path[] => (Array.isArray(WEIGHTS[name]) ? (WEIGHTS[name] as number[]).map((_, i): Path => [name, i]) : [[name, null]]))
-  .concat([
-    ["weakFinger", 3],
-    ["weakFinger", 4],
-  ]);
+const paths: readonly Path[] = [
+  ...(Object.keys(RANGES) as (keyof Weights)[]).flatMap((name): Path[] =>
+    Array.isArray(WEIGHTS[name]) ? (WEIGHTS[name] as number[]).map((_, i): Path => [name, i]) : [[name, null]],
+  ),
+  ["weakFinger", 3],
+  ["weakFinger", 4],
+];
 
 function moved(weights: Weights, [name, index]: Path, factor: number, shift: number): Weights {
-  const change = (value: number): number => Math.round(Math.min(LARGEST, Math.max(0, value * factor + shift)) * 1000) / 1000;
+  const [least, most] = RANGES[name] ?? WEAK_RANGE;
+  const change = (value: number): number => Math.round(Math.min(most, Math.max(least, value * factor + (shift * most) / 10)) * 1000) / 1000;
   const old = weights[name] as number | readonly number[];
   const next = typeof old === "number" ? change(old) : old.map((v, i) => (i === index ? change(v) : v));
   return { ...weights, [name]: next };

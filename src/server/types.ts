@@ -1,5 +1,6 @@
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { StudyData } from "@/core/fingering/study-data";
+import type { Side } from "@/core/hand/finger";
 
 /** What pages are given: plain data, no rows and no connection. */
 
@@ -42,3 +43,29 @@ export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok
 
 /** A change kept, or refused because the option has moved on since the page was shown. */
 export type Kept = { readonly outcome: "kept" | "outdated"; readonly now: OptionData };
+
+export interface PieceData {
+  readonly id: string;
+  readonly title: string;
+  readonly fileName: string | null;
+  readonly staves: number;
+  readonly tempo: number | null;
+  /** Numbers on paper, in order. */
+  readonly bars: readonly string[];
+  readonly music: string;
+  readonly remarks: readonly string[];
+  readonly passages: readonly { readonly id: string; readonly title: string; readonly fromBar: number; readonly toBar: number; readonly hands: "right" | "left" | "both" }[];
+}
+
+export interface HandData {
+  readonly side: Side;
+  /** mm on a ruler. */
+  readonly rulerSpan: number;
+  /** Newest first; empty when the hand was never measured. */
+  readonly measured: readonly { readonly measuredOn: string; readonly rulerSpan: number }[];
+}
+
+export interface HandsData {
+  readonly hands: Readonly<Record<Side, HandData>>;
+  readonly instrument: { readonly name: string; readonly octaveWidth: number };
+}

@@ -1,8 +1,8 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
 import { MOTION } from "../physics";
-import { add, compare, subtract, toMs, type Beats } from "../time/beats";
-import type { Note, NoteId } from "./note";
+import { compare, subtract, toMs, type Beats } from "../time/beats";
+import { endOf, type Note, type NoteId } from "./note";
 import { handOf, inOrder, type Manner, type Passage } from "./passage";
 
 /** One key stroke of one hand: a note, or a unison of several voices on the same key. */
@@ -49,7 +49,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       const key = notes[0]!.pitch;
       const before = sounding.get(key);
       if (before !== undefined) strokes[before] = cut(strokes[before]!, index);
-      const end = notes.map((note) => add(note.onset, note.duration)).reduce((a, b) => (compare(a, b) >= 0 ? a : b));
+      const end = notes.map(endOf).reduce((a, b) => (compare(a, b) >= 0 ? a : b));
       sounding.set(key, strokes.length);
       strokes.push({ notes: notes.map((n) => n.id), key, onset: index, until: releaseOnset(groups, index, end), index: strokes.length });
       return strokes.at(-1)!;

@@ -1,4 +1,4 @@
-import type { Beats } from "../time/beats";
+import { add, type Beats } from "../time/beats";
 import type { Pitch } from "../keyboard/pitch";
 
 /**
@@ -26,4 +26,9 @@ export interface Note {
   readonly beat: Beats;
   /** The digit that came with the note, if any. */
   readonly printed: number | null;
+}
+
+/** When a note ends, in quarter notes from the start of the piece. */
+export function endOf({ onset, duration }: Note): Beats {
+  return add(onset, duration);
 }

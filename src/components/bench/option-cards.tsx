@@ -1,0 +1,46 @@
+import { RadioGroup } from "radix-ui";
+import type { Judged } from "@/core/fingering/study";
+import type { OptionData } from "@/server/types";
+import { GRADE_COLOUR, gradeOf, strainText } from "../strain";
+
+export interface OptionJudged {
+  readonly option: OptionData;
+  readonly judged: Judged;
+}
+
+const ORIGINS: Record<OptionData["origin"], string> = { solved: "worked out", printed: "as printed", typed: "your own" };
+
+interface Props {
+  readonly all: readonly OptionJudged[];
+  readonly chosen: string;
+  readonly taken: string | null;
+  readonly peakPlace: (judged: Judged) => string;
+  readonly onChoose: (id: string) => void;
+}
+
+/** The options as a column: one is in view and is changed by the digits. */
+export function OptionCards({ all, chosen, taken, peakPlace, onChoose }: Props) {
+  return (
+    <RadioGroup.Root value={chosen} onValueChange={onChoose} aria-label="Options" className="flex flex-col">
+      {all.map(({ option, judged }) => (
+        <RadioGroup.Item
+          key={option.id}
+          value={option.id}
+          aria-label={`Option ${option.name}, ${ORIGINS[option.origin]}, strain ${strainText(judged.strain)}`}
+          className="group grid min-h-11 grid-cols-[1.6rem_1fr_auto] items-baseline gap-x-2 border-t border-hairline py-1.5 pl-2 text-left data-[state=checked]:bg-raised data-[state=checked]:shadow-[inset_3px_0_0_var(--velvet)]"
+        >
+          <span className="font-serif text-xl italic">{option.name}</span>
+          <span className="text-sm">
+            {ORIGINS[option.origin]}
+            {taken === option.id && <span className="ml-2 font-semibold text-velvet">taken</span>}
+            <span className="block text-xs text-soft">{peakPlace(judged)}</span>
+          </span>
+          <span className="pr-1 text-right">
+            <span className="text-lg">{strainText(judged.strain)}</span>
+            <span aria-hidden className="mt-0.5 block h-1" style={{ background: GRADE_COLOUR[gradeOf(judged.strain)], width: `${Math.min(56, Math.max(4, judged.strain))}px` }} />
+          </span>
+        </RadioGroup.Item>
+      ))}
+    </RadioGroup.Root>
+  );
+}

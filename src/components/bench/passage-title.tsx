@@ -1,0 +1,25 @@
+import Link from "next/link";
+import type { ReactNode } from "react";
+import type { PassageData } from "@/server/types";
+
+const HANDS = { right: "right hand", left: "left hand", both: "both hands" } as const;
+
+/** What is worked on, with what can be done about it at the right. */
+export function PassageTitle({ data: { piece, title, bars, study }, children }: { data: PassageData; children?: ReactNode }) {
+  const { tempo, touch, pedal } = study.manner;
+  return (
+    <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline pb-2">
+      <div className="min-w-0">
+        <h1 className="font-serif text-2xl leading-tight">{title}</h1>
+        <p className="text-sm text-soft">
+          <Link href={`/pieces/${piece.id}`} className="underline decoration-hairline underline-offset-2">
+            {piece.title}
+          </Link>
+          , bars {bars.from} to {bars.to}, {HANDS[study.passage.hands]}, ♩ = {tempo}, {touch}
+          {pedal && ", with pedal"}
+        </p>
+      </div>
+      <div className="ml-auto flex flex-wrap items-center gap-3">{children}</div>
+    </div>
+  );
+}

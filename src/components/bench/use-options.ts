@@ -1,0 +1,141 @@
+"use client";
+
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { toast } from "sonner";
+import type { Fingering, Pins } from "@/core/fingering/fingering";
+import type { Finger } from "@/core/hand/finger";
+import type { NoteId } from "@/core/passage/note";
+import { changeOption, walkEdits } from "@/server/actions";
+import type { Answer, Kept, OptionData, PassageData } from "@/server/types";
+import { fingeringWorker } from "@/worker/clients";
+import { outbox, type Keeping } from "./outbox";
+
+/** Two states of one option that grew apart: what the server holds and what this page holds. */
+export interface Outdated {
+  readonly theirs: OptionData;
+  readonly mine: Change;
+}
+
+/** A change on its way: which note, and how the option stands after it. */
+interface Change {
+  readonly fingeringId: string;
+  readonly noteId: NoteId;
+  readonly finger: Finger | null;
+  readonly digits: Fingering;
+  readonly pins: Pins;
+}
+
+export interface OptionsInHand {
+  readonly options: readonly OptionData[];
+  readonly keeping: Keeping;
+  readonly outdated: Outdated | null;
+  setOptions(options: readonly OptionData[]): void;
+  /** Pins a finger, or lifts the pin with null; the rest is worked out anew around the pins. */
+  pin(optionId: string, note: NoteId, finger: Finger | null): void;
+  walk(optionId: string, way: "undo" | "redo"): void;
+  keepTheirs(): void;
+  keepMine(): void;
+}
+
+/** The options of a passage as the page holds them: changed at once, kept in the background. */
+export function useOptions(data: PassageData): OptionsInHand {
+  const [options, setOptions] = useState(data.options);
+  const [keeping, setKeeping] = useState<Keeping>("kept");
+  const [outdated, setOutdated] = useState<Outdated | null>(null);
+  const newest = useRef(options);
+  const conflict = useRef<Outdated | null>(null);
+  const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
+  useLeaveWarning(keeping !== "kept");
+
+  const put = useCallback((change: (all: readonly OptionData[]) => readonly OptionData[]) => {
+    newest.current = change(newest.current);
+    setOptions(newest.current);
+  }, []);
+
+  const replace = useCallback((id: string, part: Partial<OptionData>) => put((all) => all.map((o) => (o.id === id ? { ...o, ...part } : o))), [put]);
+
+  const setConflict = useCallback((found: Outdated | null) => {
+    conflict.current = found;
+    setOutdated(found);
+  }, []);
+
+  const send = useCallback(
+    (change: Change) => {
+      const id = crypto.randomUUID();
+      box.send(async () => {
+        if (conflict.current?.theirs.id === change.fingeringId) return setConflict({ ...conflict.current, mine: change });
+        const onVersion = newest.current.find((o) => o.id === change.fingeringId)!.version;
+        const answer = await changeOption({ id, onVersion, ...change });
+        if (!answer.ok) return refused(answer.message);
+        const { outcome, now } = answer.value;
+        if (outcome === "outdated") return setConflict({ theirs: now, mine: change });
+        replace(now.id, { version: now.version, undoable: now.undoable, redoable: now.redoable });
+      });
+    },
+    [box, replace, setConflict],
+  );
+
+  const pin = useCallback(
+    (optionId: string, noteId: NoteId, finger: Finger | null) => {
+      const option = newest.current.find((o) => o.id === optionId);
+      if (!option || (finger === null && !(noteId in option.pins))) return;
+      const pins = withPin(option.pins, noteId, finger);
+      const shown = finger === null ? option.digits : { ...option.digits, [noteId]: finger };
+      replace(optionId, { pins, digits: shown });
+      void fingeringWorker()
+        .around(data.study, pins)
+        .then((answer) => {
+          const digits = answer.stopped ? shown : answer.found;
+          if (!answer.stopped) replace(optionId, { digits });
+          send({ fingeringId: optionId, noteId, finger, digits, pins });
+        });
+    },
+    [data.study, replace, send],
+  );
+
+  const walk = useCallback(
+    (optionId: string, way: "undo" | "redo") => {
+      box.send(async () => {
+        const option = newest.current.find((o) => o.id === optionId)!;
+        const answer: Answer<Kept> = await walkEdits({ fingeringId: optionId, onVersion: option.version, way });
+        if (!answer.ok) return refused(answer.message);
+        replace(optionId, answer.value.now);
+        if (answer.value.outcome === "outdated") toast("Another window had changed this option; it is shown as it stands now.");
+      });
+    },
+    [box, replace],
+  );
+
+  const keepTheirs = useCallback(() => {
+    if (conflict.current) replace(conflict.current.theirs.id, conflict.current.theirs);
+    setConflict(null);
+  }, [replace, setConflict]);
+
+  const keepMine = useCallback(() => {
+    const found = conflict.current;
+    setConflict(null);
+    if (!found) return;
+    replace(found.theirs.id, { version: found.theirs.version });
+    send(found.mine);
+  }, [replace, send, setConflict]);
+
+  return { options, keeping, outdated, setOptions: useCallback((all) => put(() => all), [put]), pin, walk, keepTheirs, keepMine };
+}
+
+function withPin(pins: Pins, note: NoteId, finger: Finger | null): Pins {
+  const rest = Object.fromEntries(Object.entries(pins).filter(([id]) => id !== note)) as Pins;
+  return finger === null ? rest : { ...rest, [note]: finger };
+}
+
+function refused(message: string): void {
+  toast.error(message);
+}
+
+function useLeaveWarning(active: boolean): void {
+  useEffect(() => {
+    if (!active) return;
+    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
+    window.addEventListener("beforeunload", warn);
+    return () => window.removeEventListener("beforeunload", warn);
+  }, [active]);
+}

@@ -1,0 +1,28 @@
+import type { Fingering } from "@/core/fingering/fingering";
+import type { Step } from "@/core/fingering/steps";
+import { pitchName } from "@/core/keyboard/pitch";
+import type { Note, NoteId } from "@/core/passage/note";
+import { handOf, type Passage } from "@/core/passage/passage";
+import { add, toNumber, type Beats } from "@/core/time/beats";
+
+/** "bar 3, beat 2¼": beats counted from 1, in quarter notes. */
+export function placeText(bar: string, beat: Beats): string {
+  const at = toNumber(add(beat, "1" as Beats));
+  return `bar ${bar}, beat ${Number.isInteger(at) ? at : at.toFixed(2).replace(/0$/, "")}`;
+}
+
+/** A step read out: place, notes and fingers. */
+export function stepText(step: Step, passage: Passage, fingering: Fingering): string {
+  const notes = step.notes.map((id) => noteText(passage.notes.find((n) => n.id === id)!, passage, fingering));
+  return `${placeText(step.bar, step.beat)}: ${notes.join("; ")}`;
+}
+
+export function noteText(note: Note, passage: Passage, fingering: Fingering): string {
+  const finger = fingering[note.id];
+  return `${pitchName(note.pitch)}, ${handOf(note, passage)} hand, ${finger ? `finger ${finger}` : "no finger"}`;
+}
+
+/** The step that a note belongs to. */
+export function stepOf(steps: readonly Step[], note: NoteId): number {
+  return steps.findIndex((s) => s.notes.includes(note));
+}

@@ -1,0 +1,25 @@
+import { Progress } from "radix-ui";
+import { Button } from "../ui/button";
+import type { Working } from "./use-first-options";
+
+/** The search at work, with how far it has come and a way to stop it. */
+export function WorkingOut({ working, onStop, onBegin }: { working: Working; onStop: () => void; onBegin: () => void }) {
+  if (working.state === "idle") return null;
+  if (working.state === "stopped") {
+    return (
+      <div className="flex items-center gap-3">
+        <p className="text-sm">Stopped before any fingering was found.</p>
+        <Button onClick={onBegin}>Begin again</Button>
+      </div>
+    );
+  }
+  return (
+    <div>
+      <p className="text-sm">Working out fingerings…</p>
+      <Progress.Root value={Math.round(working.share * 100)} aria-label="Working out fingerings" className="my-2 h-1 bg-hairline">
+        <Progress.Indicator className="h-full bg-velvet" style={{ width: `${working.share * 100}%` }} />
+      </Progress.Root>
+      <Button onClick={onStop}>Stop</Button>
+    </div>
+  );
+}

@@ -1,0 +1,77 @@
+import { poseOf, type FingerDrawn, type Point, type Pose } from "@/core/hand/pose";
+import type { Finger } from "@/core/hand/finger";
+import type { Hand } from "@/core/hand/hand";
+import { flipped } from "./keyboard";
+
+interface Props {
+  readonly hand: Hand;
+  readonly contacts: ReadonlyMap<Finger, Point>;
+  /** Fingers that strike now; those that only hold are drawn hollow. */
+  readonly striking: ReadonlySet<Finger>;
+}
+
+/** A hand from above in millimetres: outline, tips of their width, the wrist, and the axis from it to the middle finger. */
+export function HandDrawing({ hand, contacts, striking }: Props) {
+  const pose = poseOf(hand, contacts);
+  if (!pose) return null;
+  return (
+    <g data-hand={hand.side}>
+      <g opacity={0.92}>
+        <Outline pose={pose} grow={1.1} colour="var(--ink)" />
+        <Outline pose={pose} grow={0} colour="var(--skin)" />
+      </g>
+      <Axis pose={pose} />
+      {pose.fingers.map((f) => (
+        <Tip key={f.finger} drawn={f} striking={striking.has(f.finger)} />
+      ))}
+    </g>
+  );
+}
+
+/** All strokes in one colour make one shape; drawn twice, the wider below, they have an outline. */
+function Outline({ pose: { fingers, wrist }, grow, colour }: { pose: Pose; grow: number; colour: string }) {
+  const [thumb, ...others] = fingers;
+  const knuckles = others.map((f) => `${f.knuckle.x},${flipped(f.knuckle.y)}`).join(" L ");
+  const side = Math.sign(others[3]!.knuckle.x - others[0]!.knuckle.x);
+  const palm = `M ${knuckles} L ${wrist.x + side * 20},${flipped(wrist.y)} L ${wrist.x - side * 18},${flipped(wrist.y)} L ${thumb!.knuckle.x},${flipped(thumb!.knuckle.y)} Z`;
+  return (
+    <g stroke={colour} fill={colour} strokeLinecap="round" strokeLinejoin="round">
+      <path d={palm} strokeWidth={16 + 2 * grow} />
+      {fingers.map(({ finger, tip, knuckle, width }) => (
+        <line key={finger} x1={knuckle.x} y1={flipped(knuckle.y)} x2={tip.x} y2={flipped(tip.y)} strokeWidth={width + 2 * grow} />
+      ))}
+    </g>
+  );
+}
+
+function Axis({ pose: { fingers, wrist } }: { pose: Pose }) {
+  const middle = fingers[2]!;
+  return (
+    <g stroke="var(--ink)" strokeWidth={0.6} opacity={0.55}>
+      <line x1={wrist.x} y1={flipped(wrist.y)} x2={middle.knuckle.x} y2={flipped(middle.knuckle.y)} strokeDasharray="3 3" />
+      <circle cx={wrist.x} cy={flipped(wrist.y)} r={3} fill="none" />
+    </g>
+  );
+}
+
+function Tip({ drawn: { finger, tip, width, playing }, striking }: { drawn: FingerDrawn; striking: boolean }) {
+  const y = flipped(tip.y);
+  const fill = striking ? "var(--ink)" : "var(--skin)";
+  return (
+    <g data-finger={finger} data-playing={playing}>
+      {playing && <circle cx={tip.x} cy={y} r={width / 2 - 1} fill={fill} stroke="var(--ink)" strokeWidth={1.4} />}
+      <text
+        x={tip.x}
+        y={y + 3.4}
+        fontSize={playing ? 10 : 7}
+        fontWeight={playing ? 700 : 400}
+        textAnchor="middle"
+        fill={striking ? "var(--paper)" : "var(--ink)"}
+        opacity={playing ? 1 : 0.65}
+        fontFamily="var(--font-sans)"
+      >
+        {finger}
+      </text>
+    </g>
+  );
+}

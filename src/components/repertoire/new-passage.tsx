@@ -1,0 +1,108 @@
+"use client";
+
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import { z } from "zod";
+import { TEMPO_RANGE } from "@/core/passage/passage";
+import { newPassage } from "@/server/actions";
+import type { PieceData } from "@/server/types";
+import { Button } from "../ui/button";
+import { Field, INPUT_LOOK } from "../ui/field";
+
+/** A hard spot is one to four bars, rarely more. */
+const USUAL_LENGTH = 2;
+
+function formSchema(bars: number) {
+  const bar = z.number({ error: "Say the bar as a number." }).int("Bars are whole numbers.").min(1, "The first bar is 1.").max(bars, `The piece has ${bars} bars.`);
+  return z
+    .object({
+      title: z.string().trim().min(1, "Give the passage a name."),
+      fromBar: bar,
+      toBar: bar,
+      hands: z.enum(["right", "left", "both"]),
+      tempo: z
+        .number({ error: "Say the tempo as a number." })
+        .min(TEMPO_RANGE[0], `At least ${TEMPO_RANGE[0]}.`)
+        .max(TEMPO_RANGE[1], `At most ${TEMPO_RANGE[1]}.`),
+      touch: z.enum(["legato", "detached"]),
+      pedal: z.boolean(),
+    })
+    .refine((p) => p.toBar >= p.fromBar, { message: "The last bar comes before the first.", path: ["toBar"] });
+}
+
+/** Choosing bars and hand of a new passage. Nothing typed is lost by a refusal. */
+export function NewPassage({ piece }: { piece: PieceData }) {
+  const router = useRouter();
+  const [complaint, setComplaint] = useState<string | null>(null);
+  const {
+    register,
+    handleSubmit,
+    formState: { errors, isSubmitting },
+  } = useForm({
+    resolver: zodResolver(formSchema(piece.bars.length)),
+    defaultValues: {
+      title: "",
+      fromBar: 1,
+      toBar: Math.min(USUAL_LENGTH, piece.bars.length),
+      hands: piece.staves > 1 ? ("both" as const) : ("right" as const),
+      tempo: piece.tempo ?? 96,
+      touch: "legato" as const,
+      pedal: false,
+    },
+  });
+  const submit = handleSubmit(async (values) => {
+    setComplaint(null);
+    const answer = await newPassage({ ...values, pieceId: piece.id });
+    if (answer.ok) router.push(`/bench/${answer.value.passageId}`);
+    else setComplaint(answer.message);
+  });
+  return (
+    <form onSubmit={(event) => void submit(event)} noValidate aria-label="New passage" className="flex flex-col gap-3">
+      <h2 className="font-serif text-xl">A new passage</h2>
+      <Field label="Name" error={errors.title?.message}>
+        {(id, by) => <input id={id} aria-describedby={by} aria-invalid={by !== undefined} className={INPUT_LOOK} {...register("title")} />}
+      </Field>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="From bar" error={errors.fromBar?.message}>
+          {(id, by) => <input id={id} type="number" aria-describedby={by} className={INPUT_LOOK} {...register("fromBar", { valueAsNumber: true })} />}
+        </Field>
+        <Field label="To bar" error={errors.toBar?.message}>
+          {(id, by) => <input id={id} type="number" aria-describedby={by} className={INPUT_LOOK} {...register("toBar", { valueAsNumber: true })} />}
+        </Field>
+      </div>
+      <Field label="Hands">
+        {(id) => (
+          <select id={id} className={INPUT_LOOK} {...register("hands")}>
+            <option value="right">Right hand</option>
+            <option value="left">Left hand</option>
+            {piece.staves > 1 && <option value="both">Both hands</option>}
+          </select>
+        )}
+      </Field>
+      <Field label="Quarter notes a minute" error={errors.tempo?.message}>
+        {(id, by) => <input id={id} type="number" aria-describedby={by} className={INPUT_LOOK} {...register("tempo", { valueAsNumber: true })} />}
+      </Field>
+      <Field label="Touch">
+        {(id) => (
+          <select id={id} className={INPUT_LOOK} {...register("touch")}>
+            <option value="legato">Legato</option>
+            <option value="detached">Detached</option>
+          </select>
+        )}
+      </Field>
+      <label className="flex min-h-11 items-center gap-3 text-sm">
+        <input type="checkbox" className="size-5 accent-velvet" {...register("pedal")} /> The pedal may carry notes on
+      </label>
+      {complaint && (
+        <p role="alert" className="text-sm text-vermilion">
+          {complaint}
+        </p>
+      )}
+      <Button type="submit" look="main" disabled={isSubmitting}>
+        Open on the Bench
+      </Button>
+    </form>
+  );
+}

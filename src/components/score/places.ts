@@ -1,0 +1,53 @@
+import type { NoteId } from "@/core/passage/note";
+
+/** Where things stand in one engraved line, in px from its top left corner. */
+export interface LinePlaces {
+  readonly width: number;
+  readonly height: number;
+  readonly notes: ReadonlyMap<NoteId, NotePlace>;
+  /** Top and bottom of each staff, upper first. */
+  readonly staves: readonly { readonly top: number; readonly bottom: number }[];
+}
+
+export interface NotePlace {
+  readonly x: number;
+  readonly y: number;
+  /** Highest and lowest ink of the note with its stem. */
+  readonly top: number;
+  readonly bottom: number;
+  readonly stemUp: boolean | null;
+}
+
+/** Reads the places of the given notes off an engraved line; the engraver draws each note under its own id. */
+export function readPlaces(line: HTMLElement, ids: readonly NoteId[]): LinePlaces {
+  const frame = line.getBoundingClientRect();
+  const notes = new Map<NoteId, NotePlace>();
+  for (const id of ids) {
+    const note = line.querySelector(`[id="${id}"]`);
+    const head = note?.querySelector("g.notehead")?.getBoundingClientRect();
+    if (!note || !head) continue;
+    const stem = (note.querySelector("g.stem") ?? note.closest("g.chord")?.querySelector(":scope > g.stem"))?.getBoundingClientRect();
+    const y = head.top + head.height / 2 - frame.top;
+    const hasStem = stem !== undefined && stem.height > 0;
+    notes.set(id, {
+      x: head.left + head.width / 2 - frame.left,
+      y,
+      top: Math.min(head.top, hasStem ? stem.top : head.top) - frame.top,
+      bottom: Math.max(head.bottom, hasStem ? stem.bottom : head.bottom) - frame.top,
+      stemUp: hasStem ? stem.top + stem.height / 2 < head.top + head.height / 2 : null,
+    });
+  }
+  return { width: frame.width, height: frame.height, notes, staves: staffPlaces(line, frame) };
+}
+
+function staffPlaces(line: HTMLElement, frame: DOMRect): LinePlaces["staves"] {
+  const measure = line.querySelector("g.measure");
+  const staves = measure ? [...measure.querySelectorAll(":scope > g.staff")] : [];
+  return staves.map((staff) => {
+    const rules = [...staff.querySelectorAll(":scope > path")].map((path) => path.getBoundingClientRect());
+    return {
+      top: Math.min(...rules.map((r) => r.top)) - frame.top,
+      bottom: Math.max(...rules.map((r) => r.bottom)) - frame.top,
+    };
+  });
+}

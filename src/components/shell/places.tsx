@@ -1,0 +1,44 @@
+"use client";
+
+import { Lamp } from "lucide-react";
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import { THEME_KEY } from "./theme";
+
+const PLACES = [
+  { href: "/", label: "Repertoire" },
+  { href: "/hands", label: "Hands" },
+] as const;
+
+/** The way between the places. */
+export function Places() {
+  const path = usePathname();
+  return (
+    <header className="mx-auto flex max-w-[1400px] items-center gap-8 px-6 py-2.5">
+      <Link href="/" className="font-serif text-xl tracking-tight text-velvet italic">
+        Velvet Thumb
+      </Link>
+      <nav aria-label="Places" className="flex gap-5 text-sm">
+        {PLACES.map(({ href, label }) => (
+          <Link
+            key={href}
+            href={href}
+            aria-current={path === href ? "page" : undefined}
+            className="border-b-2 border-transparent py-2.5 aria-[current=page]:border-velvet"
+          >
+            {label}
+          </Link>
+        ))}
+      </nav>
+      <button type="button" onClick={turnLight} aria-label="Dim or light the room" title="Dim or light the room" className="ml-auto grid size-11 place-items-center text-soft">
+        <Lamp size={18} aria-hidden />
+      </button>
+    </header>
+  );
+}
+
+function turnLight(): void {
+  const next = document.documentElement.dataset["theme"] === "stage" ? "paper" : "stage";
+  document.documentElement.dataset["theme"] = next;
+  localStorage.setItem(THEME_KEY, next);
+}

@@ -1,0 +1,7 @@
+/** The two themes: paper for daylight, stage for dim rooms. */
+export type Theme = "paper" | "stage";
+
+export const THEME_KEY = "velvet-theme";
+
+/** Runs before the first paint, so that a dim room is not lit up. */
+export const THEME_SCRIPT = `try{document.documentElement.dataset.theme=localStorage.getItem("${THEME_KEY}")==="stage"?"stage":"paper"}catch{}`;

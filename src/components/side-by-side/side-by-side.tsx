@@ -1,0 +1,116 @@
+"use client";
+
+import { ArrowLeft, ArrowRight } from "lucide-react";
+import Link from "next/link";
+import { parseAsString, useQueryState } from "nuqs";
+import { useMemo } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import { differences } from "@/core/fingering/fingering";
+import { stepsOf } from "@/core/fingering/steps";
+import { judge, notesAsked } from "@/core/fingering/study";
+import { studyOf } from "@/core/fingering/study-data";
+import type { NoteId } from "@/core/passage/note";
+import type { PassageData } from "@/server/types";
+import { Causes } from "../bench/causes";
+import type { OptionJudged } from "../bench/option-cards";
+import { PassageTitle } from "../bench/passage-title";
+import { placeText, stepOf } from "../bench/words";
+import { Score } from "../score/score";
+import { Button, buttonLook } from "../ui/button";
+import { INPUT_LOOK } from "../ui/field";
+import { CauseTable } from "./cause-table";
+import { Verdict } from "./verdict";
+
+/** Two options over each other on one score, their differences, their causes, and the verdict. */
+export function SideBySide({ data, author }: { data: PassageData; author: string }) {
+  const study = useMemo(() => studyOf(data.study), [data.study]);
+  const steps = useMemo(() => stepsOf(study), [study]);
+  const asked = useMemo(() => notesAsked(study), [study]);
+  const notes = useMemo(() => study.passage.notes.filter((n) => asked.includes(n.id)), [study, asked]);
+  const all = useMemo(() => data.options.map((option) => ({ option, judged: judge(study, option.digits) })), [data.options, study]);
+  const [firstName, setFirst] = useQueryState("first", parseAsString.withDefault("A"));
+  const [secondName, setSecond] = useQueryState("second", parseAsString.withDefault("B"));
+  const [noteAsked, setNote] = useQueryState("note", parseAsString.withDefault(""));
+  const first = all.find((o) => o.option.name === firstName) ?? all[0];
+  const second = all.find((o) => o.option.name === secondName) ?? all[1];
+  const differing = useMemo(() => (first && second ? differences(asked, first.option.digits, second.option.digits) : []), [asked, first, second]);
+  const pair = useMemo(() => [first, second].filter((o): o is OptionJudged => o !== undefined), [first, second]);
+  const layers = useMemo(
+    () => pair.map(({ option }) => ({ name: option.name, fingering: option.digits, pins: option.pins, marked: new Set(differing) })),
+    [pair, differing],
+  );
+  const lanes = useMemo(() => pair.map(({ option, judged }) => ({ name: option.name, judged, written: new Set<NoteId>() })), [pair]);
+  const selected = (asked.includes(noteAsked as NoteId) ? noteAsked : (differing[0] ?? asked[0] ?? null)) as NoteId | null;
+  const step = selected ? steps[stepOf(steps, selected)] : undefined;
+  const jump = (by: 1 | -1): void => {
+    if (differing.length === 0 || !selected) return;
+    const at = differing.indexOf(selected);
+    const next = at >= 0 ? at + by : differing.findIndex((id) => asked.indexOf(id) > asked.indexOf(selected)) - (by === 1 ? 0 : 1);
+    void setNote(differing[(next + differing.length) % differing.length]!);
+  };
+  useHotkeys("right", () => jump(1), { preventDefault: true });
+  useHotkeys("left", () => jump(-1), { preventDefault: true });
+
+  if (pair.length < 2) {
+    return (
+      <div>
+        <PassageTitle data={data} />
+        <p className="mt-6">
+          There are not yet two options to hold against each other.{" "}
+          <Link href={`/bench/${data.id}`} className="text-velvet underline">
+            Work them out on the Bench
+          </Link>
+        </p>
+      </div>
+    );
+  }
+  return (
+    <div>
+      <PassageTitle data={data}>
+        <Pick label="Upper" all={all} value={first!.option.name} onPick={(name) => void setFirst(name)} />
+        <Pick label="Lower" all={all} value={second!.option.name} onPick={(name) => void setSecond(name)} />
+        <Link href={`/bench/${data.id}`} className={buttonLook()}>
+          Bench
+        </Link>
+      </PassageTitle>
+      <div className="grid gap-6 lg:grid-cols-[1fr_21rem]">
+        <div className="min-w-0">
+          <div className="flex flex-wrap items-center gap-3 pt-2">
+            <p>
+              {differing.length === 0
+                ? "The two are the same on every note."
+                : `They differ on ${differing.length} of ${asked.length} notes, marked with a box. ${first!.option.name} stands nearer to the notes, ${second!.option.name} outside it.`}
+            </p>
+            <span className="ml-auto flex gap-1">
+              <Button onClick={() => jump(-1)} disabled={differing.length === 0} aria-label="Difference before">
+                <ArrowLeft size={16} aria-hidden />
+              </Button>
+              <Button onClick={() => jump(1)} disabled={differing.length === 0} aria-label="Next difference">
+                <ArrowRight size={16} aria-hidden />
+              </Button>
+            </span>
+          </div>
+          <Score music={data.music} notes={notes} steps={steps} layers={layers} lanes={lanes} selected={selected} onSelect={(note) => void setNote(note)} />
+          <CauseTable pair={pair} />
+        </div>
+        <aside className="flex flex-col gap-6">
+          <Verdict data={data} author={author} />
+          <Causes all={pair} note={selected} title={step ? `At ${placeText(step.bar, step.beat)}` : ""} />
+        </aside>
+      </div>
+    </div>
+  );
+}
+
+function Pick({ label, all, value, onPick }: { label: string; all: readonly OptionJudged[]; value: string; onPick: (name: string) => void }) {
+  return (
+    <label className="flex items-center gap-2 text-sm text-soft">
+      {label}
+      <select value={value} onChange={(event) => onPick(event.target.value)} className={`${INPUT_LOOK} text-ink`}>
+        {all.map(({ option }) => (
+          <option key={option.id}>{option.name}</option>
+        ))}
+      </select>
+    </label>
+  );
+}

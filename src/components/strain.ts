@@ -1,0 +1,20 @@
+import { COMFORT } from "@/core/hand/limits";
+
+/** How strain is shown: felt up to half of comfort, brass up to the widest, vermilion beyond; height says it again. */
+export type Grade = "ease" | "work" | "strain";
+
+export function gradeOf(strain: number): Grade {
+  if (strain <= COMFORT / 2) return "ease";
+  return strain <= 2 * COMFORT ? "work" : "strain";
+}
+
+export const GRADE_COLOUR: Readonly<Record<Grade, string>> = { ease: "var(--felt)", work: "var(--brass)", strain: "var(--vermilion)" };
+
+/** Share of a band's height: the scale ends at twice the widest, where more would say nothing new. */
+export function heightShare(strain: number): number {
+  return Math.min(1, strain / (4 * COMFORT));
+}
+
+export function strainText(strain: number): string {
+  return strain.toFixed(1);
+}

@@ -1,0 +1,67 @@
+import { CONTACT } from "../physics";
+import { FINGERS, type Finger } from "./finger";
+import { scaleOf, type Hand } from "./hand";
+
+/** A point over the keyboard in mm: x along the keys, y from the white fronts towards the fallboard. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A fingertip and the joint it grows from. */
+export interface FingerDrawn {
+  readonly finger: Finger;
+  readonly tip: Point;
+  readonly knuckle: Point;
+  /** mm across the tip. */
+  readonly width: number;
+  /** Whether the tip is on a key: then it is where the fingering was priced. */
+  readonly playing: boolean;
+}
+
+export interface Pose {
+  readonly fingers: readonly FingerDrawn[];
+  readonly wrist: Point;
+}
+
+/** mm of a full-grown published hand: from the foremost tip back to the knuckles and to the wrist, and between knuckles. */
+const BACK = { knuckles: 82, thumbBase: 118, wrist: 165 };
+const KNUCKLE_STEP = 19;
+
+/**
+ * How a hand lies when some of its fingers are on keys: those exactly on their contacts, the others loose
+ * where they rest. In keyboard coordinates, the left hand as the mirror of the right.
+ * @param contacts at least one finger with its contact in mm; without any the pose is null
+ */
+export function poseOf(hand: Hand, contacts: ReadonlyMap<Finger, Point>): Pose | null {
+  if (contacts.size === 0) return null;
+  const mirror = hand.side === "right" ? 1 : -1;
+  const scale = scaleOf(hand);
+  const middle = mean([...contacts].map(([finger, at]) => at.x - mirror * hand.restOffsets[finger - 1]!));
+  const front = mean([...contacts].map(([finger, at]) => at.y + hand.behind[finger - 1]!));
+  const fingers = FINGERS.map((finger): FingerDrawn => {
+    const contact = contacts.get(finger);
+    const rest = { x: middle + mirror * hand.restOffsets[finger - 1]!, y: front - hand.behind[finger - 1]! };
+    const tip = contact ?? between(rest, finger, contacts, mirror);
+    const knuckle = {
+      x: middle + mirror * (finger === 1 ? -1.9 : finger - 3.3) * KNUCKLE_STEP * scale,
+      y: front - (finger === 1 ? BACK.thumbBase : BACK.knuckles + Math.abs(finger - 3) * 4) * scale,
+    };
+    return { finger, tip, knuckle, width: CONTACT.tipWidths[finger - 1]! * scale, playing: contact !== undefined };
+  });
+  return { fingers, wrist: { x: middle - mirror * 6 * scale, y: front - BACK.wrist * scale } };
+}
+
+/** A loose finger keeps to its side of the fingers that play. */
+function between(rest: Point, finger: Finger, contacts: ReadonlyMap<Finger, Point>, mirror: number): Point {
+  let along = mirror * rest.x;
+  for (const [other, at] of contacts) {
+    const limit = mirror * at.x + (finger - other) * 12;
+    along = finger > other ? Math.max(along, limit) : Math.min(along, limit);
+  }
+  return { x: mirror * along, y: rest.y };
+}
+
+function mean(values: readonly number[]): number {
+  return values.reduce((sum, v) => sum + v, 0) / values.length;
+}

@@ -1,0 +1,30 @@
+import type { Db } from "@/db/client";
+import { piecesWithPassages, pieceById } from "@/db/queries/pieces";
+import { wording } from "@/formats/issue";
+import { excerpt } from "@/formats/musicxml/excerpt";
+import { readScore } from "@/formats/musicxml/open";
+import { scoreOf } from "./scores";
+import type { PieceData } from "./types";
+
+/** Bars engraved on a piece's page at most; a hard spot is chosen by number beyond them. */
+const MOST_ENGRAVED = 64;
+
+/** What a piece's page shows; null when there is no such piece. */
+export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
+  const piece = await pieceById(db, id);
+  if (!piece) return null;
+  const { score, part } = scoreOf(piece);
+  const read = readScore(piece.source);
+  const listed = (await piecesWithPassages(db, piece.pianistId)).find((p) => p.id === id);
+  return {
+    id,
+    title: piece.title,
+    fileName: piece.fileName,
+    staves: part.staves,
+    tempo: part.tempo,
+    bars: part.bars.map((bar) => bar.number),
+    music: excerpt(score, part, 1, Math.min(MOST_ENGRAVED, part.bars.length)),
+    remarks: read.issues.map(wording),
+    passages: (listed?.passages ?? []).map(({ id: passageId, title, fromBar, toBar, hands }) => ({ id: passageId, title, fromBar, toBar, hands })),
+  };
+}

@@ -1,0 +1,19 @@
+import { expose } from "comlink";
+import { VerovioToolkit } from "verovio/esm";
+import createModule from "verovio/wasm";
+import { engraverOptions, type Engraver } from "./engraver";
+
+/** Starts once, early: the first engraving waits for it. */
+const ready = createModule().then((module) => new VerovioToolkit(module));
+
+const engraver: Engraver = {
+  async engrave(music, width, scale) {
+    const toolkit = await ready;
+    toolkit.setOptions(engraverOptions(width, scale));
+    toolkit.resetXmlIdSeed(1);
+    if (!toolkit.loadData(music)) throw new Error("The music could not be engraved.");
+    return Array.from({ length: toolkit.getPageCount() }, (_, i) => toolkit.renderToSVG(i + 1));
+  },
+};
+
+expose(engraver);

@@ -1,0 +1,15 @@
+/** The few calls of the engraver that are used; no types ship with it. */
+declare module "verovio/wasm" {
+  export default function createModule(): Promise<object>;
+}
+
+declare module "verovio/esm" {
+  export class VerovioToolkit {
+    constructor(module: object);
+    setOptions(options: Readonly<Record<string, unknown>>): void;
+    resetXmlIdSeed(seed: number): void;
+    loadData(data: string): boolean;
+    getPageCount(): number;
+    renderToSVG(page: number): string;
+  }
+}
