@@ -10,9 +10,9 @@ export function gradeOf(strain: number): Grade {
 
 export const GRADE_COLOUR: Readonly<Record<Grade, string>> = { ease: "var(--felt)", work: "var(--brass)", strain: "var(--vermilion)" };
 
-/** Share of a band's height: the scale ends at twice the widest, where more would say nothing new. */
+/** Share of a band's height; the band ends a little beyond the widest, where more would say nothing new. */
 export function heightShare(strain: number): number {
-  return Math.min(1, strain / (4 * COMFORT));
+  return Math.min(1, strain / (2.4 * COMFORT));
 }
 
 export function strainText(strain: number): string {

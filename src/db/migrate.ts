@@ -1,8 +1,11 @@
 import { migrate } from "drizzle-orm/postgres-js/migrator";
-import { fileURLToPath } from "node:url";
+import { join } from "node:path";
 import type { Db } from "./client";
 
+/** Where the migrations lie, seen from the project's folder, in which every command runs. */
+const MIGRATIONS = join(process.cwd(), "src/db/migrations");
+
 /** Brings a database to the newest schema; does nothing when it is there. */
-export async function migrateToNewest(db: Db, folder = fileURLToPath(new URL("./migrations", import.meta.url))): Promise<void> {
-  await migrate(db, { migrationsFolder: folder });
+export async function migrateToNewest(db: Db): Promise<void> {
+  await migrate(db, { migrationsFolder: MIGRATIONS });
 }

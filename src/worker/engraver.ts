@@ -26,8 +26,9 @@ export function engraverOptions(width: number, scale: number): Readonly<Record<s
     spacingStaff: 14,
     spacingLinear: 0.3,
     spacingNonLinear: 0.55,
-    pageMarginTop: 110,
-    pageMarginBottom: 90,
+    minLastJustification: 0.5,
+    pageMarginTop: 100,
+    pageMarginBottom: 60,
     pageMarginLeft: 30,
     pageMarginRight: 10,
   };

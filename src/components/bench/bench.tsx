@@ -102,7 +102,9 @@ export function Bench({ data }: { data: PassageData }) {
             {step && chosen ? stepText(step, study.passage, chosen.option.digits) : ""}
           </p>
           {chosen && step && (
-            <KeyboardView study={study} steps={steps} at={at} fingering={chosen.option.digits} label={`Hands on the keys at ${placeText(step.bar, step.beat)}`} />
+            <div className="sticky bottom-0 border-t border-hairline bg-paper pt-2">
+              <KeyboardView study={study} steps={steps} at={at} fingering={chosen.option.digits} label={`Hands on the keys at ${placeText(step.bar, step.beat)}`} />
+            </div>
           )}
         </div>
         <aside className="flex flex-col gap-4">

@@ -5,7 +5,7 @@ import type { Study } from "@/core/fingering/study";
 import { SIDES, type Finger, type Side } from "@/core/hand/finger";
 import { KEYBOARD } from "@/core/physics";
 import type { Pitch } from "@/core/keyboard/pitch";
-import { handOf } from "@/core/passage/passage";
+import { handOf, handsAsked } from "@/core/passage/passage";
 import { HandDrawing } from "../keyboard/hand-drawing";
 import { Keyboard } from "../keyboard/keyboard";
 
@@ -26,7 +26,7 @@ export function KeyboardView({ study, steps, at, fingering, label }: Props) {
   const [lowest, highest] = useMemo(() => keyRange(study), [study]);
   const step = steps[at];
   return (
-    <Keyboard instrument={study.instrument} lowest={lowest} highest={highest} front={95} beside={0} label={label} className="max-h-[17rem] w-full">
+    <Keyboard instrument={study.instrument} lowest={lowest} highest={highest} front={95} beside={0} label={label} className="max-h-[min(16rem,34dvh)] w-full">
       {step &&
         SIDES.map((side) => (
           <HandDrawing key={side} hand={study.hands[side]} contacts={contacts[at]![side]} striking={strikingOf(study, step, fingering, side)} />
@@ -42,9 +42,9 @@ function strikingOf({ passage }: Study, step: Step, fingering: Fingering, side: 
 
 /** The keys of the passage with a hand's breadth beside them. */
 function keyRange({ passage }: Study): [Pitch, Pitch] {
-  const pitches = passage.notes.map((n) => n.pitch as number);
-  let [low, high] = [Math.min(...pitches, 60) - 4, Math.max(...pitches, 72) + 4];
-  if (pitches.length > 0) [low, high] = [Math.min(...pitches) - 5, Math.max(...pitches) + 5];
+  const hands = handsAsked(passage);
+  const pitches = passage.notes.filter((n) => hands.includes(handOf(n, passage))).map((n) => n.pitch as number);
+  let [low, high] = pitches.length > 0 ? [Math.min(...pitches) - 6, Math.max(...pitches) + 6] : [48, 84];
   while (high - low < LEAST_KEYS) [low, high] = [low - 1, high + 1];
   return [white(Math.max(KEYBOARD.lowestKey, low), -1), white(Math.min(KEYBOARD.highestKey, high), 1)];
 }

@@ -28,12 +28,19 @@ export function HandDrawing({ hand, contacts, striking }: Props) {
   );
 }
 
+/** mm of forearm drawn behind the wrist. */
+const ARM = 60;
+
 /** All strokes in one colour make one shape; drawn twice, the wider below, they have an outline. */
 function Outline({ pose: { fingers, wrist }, grow, colour }: { pose: Pose; grow: number; colour: string }) {
   const [thumb, ...others] = fingers;
   const knuckles = others.map((f) => `${f.knuckle.x},${flipped(f.knuckle.y)}`).join(" L ");
   const side = Math.sign(others[3]!.knuckle.x - others[0]!.knuckle.x);
-  const palm = `M ${knuckles} L ${wrist.x + side * 20},${flipped(wrist.y)} L ${wrist.x - side * 18},${flipped(wrist.y)} L ${thumb!.knuckle.x},${flipped(thumb!.knuckle.y)} Z`;
+  const heel = flipped(wrist.y);
+  const arm = heel + ARM;
+  const palm =
+    `M ${knuckles} L ${wrist.x + side * 22},${heel - 8} L ${wrist.x + side * 19},${heel + 12} L ${wrist.x + side * 21},${arm} ` +
+    `L ${wrist.x - side * 21},${arm} L ${wrist.x - side * 18},${heel + 12} L ${thumb!.knuckle.x},${flipped(thumb!.knuckle.y)} Z`;
   return (
     <g stroke={colour} fill={colour} strokeLinecap="round" strokeLinejoin="round">
       <path d={palm} strokeWidth={16 + 2 * grow} />

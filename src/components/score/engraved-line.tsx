@@ -1,6 +1,6 @@
 "use client";
 
-import { memo, useCallback, useMemo, useState } from "react";
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Step } from "@/core/fingering/steps";
 import type { Note, NoteId } from "@/core/passage/note";
 import { DIGIT_SIZE, placeDigits, type DigitLayer, type DigitPlaced } from "./digits";
@@ -28,8 +28,13 @@ export function EngravedLine({ svg, notes, steps, layers, lanes, selected, onSel
     const id = (event.target as Element).closest("g.note")?.id as NoteId | undefined;
     if (id && ids.includes(id)) onSelect(id);
   };
+  const line = useRef<HTMLDivElement>(null);
+  const holdsChosen = chosen !== undefined;
+  useEffect(() => {
+    if (holdsChosen) line.current?.scrollIntoView({ block: "nearest" });
+  }, [holdsChosen]);
   return (
-    <div>
+    <div ref={line} className="scroll-mt-2 scroll-mb-[min(17rem,36dvh)]">
       <div className="relative" onClick={choose}>
         <Engraved svg={svg} onDrawn={measure} />
         {places && (

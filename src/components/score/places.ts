@@ -12,7 +12,7 @@ export interface LinePlaces {
 export interface NotePlace {
   readonly x: number;
   readonly y: number;
-  /** Highest and lowest ink of the note with its stem. */
+  /** Highest and lowest ink of the note, or of its chord, with stem and articulation. */
   readonly top: number;
   readonly bottom: number;
   readonly stemUp: boolean | null;
@@ -27,13 +27,14 @@ export function readPlaces(line: HTMLElement, ids: readonly NoteId[]): LinePlace
     const head = note?.querySelector("g.notehead")?.getBoundingClientRect();
     if (!note || !head) continue;
     const stem = (note.querySelector("g.stem") ?? note.closest("g.chord")?.querySelector(":scope > g.stem"))?.getBoundingClientRect();
+    const ink = (note.closest("g.chord") ?? note).getBoundingClientRect();
     const y = head.top + head.height / 2 - frame.top;
     const hasStem = stem !== undefined && stem.height > 0;
     notes.set(id, {
       x: head.left + head.width / 2 - frame.left,
       y,
-      top: Math.min(head.top, hasStem ? stem.top : head.top) - frame.top,
-      bottom: Math.max(head.bottom, hasStem ? stem.bottom : head.bottom) - frame.top,
+      top: ink.top - frame.top,
+      bottom: ink.bottom - frame.top,
       stemUp: hasStem ? stem.top + stem.height / 2 < head.top + head.height / 2 : null,
     });
   }

@@ -19,7 +19,7 @@ interface Props {
 }
 
 /** percent of the engraver's usual size, readable from a music desk */
-const SCALE = 48;
+const SCALE = 54;
 
 /** A passage engraved, with digits over and under its notes and strain lanes beneath each line. */
 export function Score({ music, notes, steps, layers, lanes, selected, onSelect }: Props) {
@@ -27,7 +27,7 @@ export function Score({ music, notes, steps, layers, lanes, selected, onSelect }
   const width = useWidth(frame);
   const engraving = useEngraving(music, width, SCALE);
   return (
-    <div ref={frame} className="min-h-64" aria-busy={engraving.state === "working"}>
+    <div ref={frame} className="min-h-[21rem]" aria-busy={engraving.state === "working"}>
       {engraving.state === "working" && <p className="pt-24 text-center font-serif text-soft italic">Engraving…</p>}
       {engraving.state === "failed" && <p role="alert">{engraving.message}</p>}
       {engraving.state === "done" &&

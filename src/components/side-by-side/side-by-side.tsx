@@ -67,8 +67,8 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
   return (
     <div>
       <PassageTitle data={data}>
-        <Pick label="Upper" all={all} value={first!.option.name} onPick={(name) => void setFirst(name)} />
-        <Pick label="Lower" all={all} value={second!.option.name} onPick={(name) => void setSecond(name)} />
+        <Pick label="First" all={all} value={first!.option.name} onPick={(name) => void setFirst(name)} />
+        <Pick label="Second" all={all} value={second!.option.name} onPick={(name) => void setSecond(name)} />
         <Link href={`/bench/${data.id}`} className={buttonLook()}>
           Bench
         </Link>

@@ -64,9 +64,15 @@ function measureText(text: string, bar: Bar, start: { opening: readonly Element[
   for (const attributes of start?.opening ?? []) edits.push({ start: attributes.start, end: attributes.end, with: "" });
   if (start) edits.push({ start: element.inner, end: element.inner, with: start.inForce.toString() });
   for (const head of bar.heads) edits.push(...noteEdits(text, head.element, head.id));
-  for (const print of childrenOf(element, "print")) edits.push({ start: print.start, end: print.end, with: "" });
+  for (const dropped of element.children.filter(isShownElsewhere)) edits.push({ start: dropped.start, end: dropped.end, with: "" });
   const moved = edits.map((edit) => ({ ...edit, start: edit.start - element.start, end: edit.end - element.start }));
   return splice(text.slice(element.start, element.end), moved);
+}
+
+/** Line breaks of the file, and the metronome mark, which stands in the passage's title. */
+function isShownElsewhere(element: Element): boolean {
+  if (element.name === "print") return true;
+  return element.name === "direction" && childrenOf(element, "direction-type").some((type) => child(type, "metronome") !== null);
 }
 
 function noteEdits(text: string, note: Element, id: string): readonly Edit[] {

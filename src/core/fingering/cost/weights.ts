@@ -42,7 +42,7 @@ export interface Weights {
   readonly inOut: number;
   /** Strain per Hz of rotation beyond ease. */
   readonly rotation: number;
-  /** Strain of letting a held note go early, with pedal and without, and per mm short. */
+  /** Strain of each onset for which a held note is let go early, without pedal and with it, and per mm short. */
   readonly heldLost: number;
   readonly heldLostPedal: number;
   readonly heldPerMm: number;
@@ -78,8 +78,8 @@ export const WEIGHTS: Weights = {
   fourthInside: 0.439,
   inOut: 0.05,
   rotation: 6,
-  heldLost: 60,
-  heldLostPedal: 20,
+  heldLost: 40,
+  heldLostPedal: 10,
   heldPerMm: 0.5,
   sameFinger: 5,
   sameFingerPerHz: 12,

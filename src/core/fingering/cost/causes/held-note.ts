@@ -7,10 +7,13 @@ export const heldNote: Cause = {
   label: "held note let go",
   unit: "mm",
   frames: 2,
-  source: "A choice: a held note lost weighs as much as a strained chord, less when the pedal may keep it.",
+  source: "A choice: each onset through which a held note is lost weighs as much as a strained chord, less when the pedal may keep it.",
   find({ now, weights, manner }, tell) {
     const base = manner.pedal ? weights.heldLostPedal : weights.heldLost;
-    for (const { press, short } of now.letGo) tell(press.stroke, short, base + short * weights.heldPerMm, press, null);
+    for (const { press, short } of now.letGo) {
+      const lost = press.stroke.until - now.onset.index;
+      tell(press.stroke, short, base * lost + short * weights.heldPerMm, press, null);
+    }
   },
   say: ({ amount, finger }) =>
     amount > 0 ? `the ${fingerOnKey(finger!)} must let go, ${mm(amount)} short` : `the ${fingerOnKey(finger!)} must let go to play another note`,

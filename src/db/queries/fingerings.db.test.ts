@@ -1,0 +1,146 @@
+import { randomUUID } from "node:crypto";
+import { freshDatabase } from "../../../tests/support/database";
+import { noteXml, scoreXml, bytes } from "../../../tests/support/musicxml";
+import type { Fingering, Pins } from "@/core/fingering/fingering";
+import type { NoteId } from "@/core/passage/note";
+import { importPiece } from "@/server/pieces";
+import { addPassage } from "@/server/passages";
+import { player } from "@/server/player";
+import type { Db } from "../client";
+import { edit, fingeringVersion, noteMark, piece, tiedFigure, tiedFigurePlace } from "../schema";
+import { addFingerings, fingeringById, keepEdit, walk, type FingeringKept } from "./fingerings";
+
+const N1 = "b1-s1-v1-n1" as NoteId;
+const N2 = "b1-s1-v1-n2" as NoteId;
+const fingers = (a: number | null, b: number | null): Fingering => ({ [N1]: a, [N2]: b }) as Fingering;
+
+let db: Db;
+let drop: () => Promise<void>;
+let passageId: string;
+let pieceId: string;
+let option: FingeringKept;
+
+beforeAll(async () => {
+  ({ db, drop } = await freshDatabase());
+  const { id } = await player(db);
+  const file = { name: "made-up.musicxml", bytes: bytes(scoreXml([noteXml("C4", { length: 24 }) + noteXml("D4", { length: 24 })])) };
+  const made = await importPiece(db, id, file);
+  if (!made.ok) throw new Error(made.message);
+  pieceId = made.value.pieceId;
+});
+afterAll(() => drop());
+
+beforeEach(async () => {
+  const asked = { pieceId, title: "Two notes", fromBar: 1, toBar: 1, hands: "right", tempo: 90, touch: "legato", pedal: false } as const;
+  const made = await addPassage(db, asked);
+  if (!made.ok) throw new Error(made.message);
+  passageId = made.value.passageId;
+  [option] = (await addFingerings(db, passageId, [{ name: "A", origin: "solved", digits: fingers(1, 2), pins: {} }])) as [FingeringKept];
+});
+
+function pin(on: FingeringKept, finger: 1 | 2 | 3 | 4 | 5 | null, digits: Fingering, id = randomUUID()) {
+  const pins = (finger === null ? {} : { [N1]: finger }) as Pins;
+  return keepEdit(db, { id, fingeringId: on.id, onVersion: on.version, noteId: N1, finger, digits, pins });
+}
+
+async function now(): Promise<FingeringKept> {
+  return (await fingeringById(db, option.id))!;
+}
+
+describe("the edit log", () => {
+  it("keeps each edit as a version and walks back and forward over them", async () => {
+    await pin(option, 2, fingers(2, 3));
+    await pin(await now(), 3, fingers(3, 4));
+    expect((await now()).digits).toEqual(fingers(3, 4));
+    await walk(db, option.id, (await now()).version, "undo");
+    expect(await now()).toMatchObject({ digits: fingers(2, 3), pins: { [N1]: 2 }, undoable: 1, redoable: 1 });
+    await walk(db, option.id, (await now()).version, "undo");
+    expect(await now()).toMatchObject({ digits: fingers(1, 2), pins: {}, undoable: 0, redoable: 2 });
+    await walk(db, option.id, (await now()).version, "redo");
+    await walk(db, option.id, (await now()).version, "redo");
+    expect(await now()).toMatchObject({ digits: fingers(3, 4), pins: { [N1]: 3 }, undoable: 2, redoable: 0 });
+  });
+
+  it("sets undone edits aside when a new one is made, and deletes nothing", async () => {
+    await pin(option, 2, fingers(2, 3));
+    await walk(db, option.id, (await now()).version, "undo");
+    await pin(await now(), 4, fingers(4, 5));
+    expect(await now()).toMatchObject({ digits: fingers(4, 5), undoable: 1, redoable: 0 });
+    const log = (await db.select().from(edit)).filter((e) => e.fingeringId === option.id);
+    expect(log.map((e) => e.state).sort()).toEqual(["applied", "set-aside"]);
+    expect((await db.select().from(fingeringVersion)).filter((v) => v.fingeringId === option.id)).toHaveLength(4);
+  });
+
+  it("does nothing at either end of the log", async () => {
+    expect(await walk(db, option.id, option.version, "undo")).toMatchObject({ outcome: "kept", now: { version: 1 } });
+    expect(await walk(db, option.id, option.version, "redo")).toMatchObject({ outcome: "kept", now: { version: 1 } });
+  });
+
+  it("keeps an edit once, however often it is sent", async () => {
+    const id = randomUUID();
+    await pin(option, 2, fingers(2, 3), id);
+    expect(await pin(option, 2, fingers(2, 3), id)).toMatchObject({ outcome: "kept", now: { version: 2 } });
+    expect((await now()).undoable).toBe(1);
+  });
+
+  it("refuses a change on an outdated version, shows what stands, and overwrites nothing", async () => {
+    await pin(option, 2, fingers(2, 3));
+    expect(await pin(option, 5, fingers(5, 1))).toMatchObject({ outcome: "outdated", now: { version: 2, digits: fingers(2, 3) } });
+    expect(await walk(db, option.id, option.version, "undo")).toMatchObject({ outcome: "outdated" });
+    expect((await now()).digits).toEqual(fingers(2, 3));
+  });
+
+  it("lets one of many edits sent at the same time through, and tells the others", async () => {
+    const answers = await Promise.all([2, 3, 4, 5].map((f) => pin(option, f as 2, fingers(f, 1))));
+    expect(answers.map((a) => a.outcome).sort()).toEqual(["kept", "outdated", "outdated", "outdated"]);
+    expect((await now()).version).toBe(2);
+  });
+
+  it("leaves options alone whose name is taken, as when two windows work out the same passage", async () => {
+    const all = await addFingerings(db, passageId, [
+      { name: "A", origin: "solved", digits: fingers(5, 4), pins: {} },
+      { name: "B", origin: "printed", digits: fingers(1, 3), pins: {} },
+    ]);
+    expect(all.map((o) => [o.name, o.digits[N1]])).toEqual([
+      ["A", 1],
+      ["B", 1],
+    ]);
+  });
+
+  it("says when an option is gone", async () => {
+    expect(await walk(db, randomUUID(), 1, "undo")).toEqual({ outcome: "gone" });
+  });
+});
+
+describe("what the database itself refuses", () => {
+  const refused = async (change: Promise<unknown>): Promise<string> => {
+    const error = (await change.then(
+      () => null,
+      (e: unknown) => e,
+    )) as { cause?: { constraint_name?: string } } | null;
+    return error?.cause?.constraint_name ?? "nothing";
+  };
+
+  it("a finger that no hand has", async () => {
+    expect(await refused(addFingerings(db, passageId, [{ name: "Z", origin: "solved", digits: { [N1]: 6 } as unknown as Fingering, pins: {} }]))).toBe("fingering_version_fingers");
+    expect(await refused(addFingerings(db, passageId, [{ name: "Z", origin: "solved", digits: {}, pins: { [N1]: null } as unknown as Pins }]))).toBe("fingering_version_pins");
+  });
+
+  it("bars that run backwards, tempi nobody plays, and pieces without a source", async () => {
+    const { passage } = await import("../schema");
+    const given = { pieceId, title: "x", fromBar: 2, toBar: 1, hands: "right", tempo: 90 } as const;
+    expect(await refused(db.insert(passage).values(given))).toBe("passage_bars");
+    expect(await refused(db.insert(passage).values({ ...given, fromBar: 1, tempo: 9 }))).toBe("passage_tempo");
+    expect(await refused(db.insert(passage).values({ ...given, fromBar: 1, title: "  " }))).toBe("passage_title");
+    const { id } = await player(db);
+    expect(await refused(db.insert(piece).values({ pianistId: id, title: "x", sourceKind: "file", fileName: "x", source: new Uint8Array(0), partId: "P1" }))).toBe("piece_source");
+  });
+
+  it("marks on what is no note, and tied figures without notes", async () => {
+    expect(await refused(db.insert(noteMark).values({ passageId, noteId: "third from the left", kind: "tune" }))).toBe("note_mark_note");
+    await db.insert(noteMark).values({ passageId, noteId: N1, kind: "tune" });
+    const [figure] = await db.insert(tiedFigure).values({ pieceId, name: "turn" }).returning();
+    expect(await refused(db.insert(tiedFigurePlace).values({ figureId: figure!.id, place: 0, notes: [] }))).toBe("tied_figure_place_notes");
+    await db.insert(tiedFigurePlace).values({ figureId: figure!.id, place: 0, notes: [N1, N2] });
+  });
+});

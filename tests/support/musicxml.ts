@@ -1,0 +1,40 @@
+/** Small made-up scores for tests. */
+
+export const DIVISIONS = 12;
+
+/** A score of one part from the bodies of its bars; attributes stand in the first. */
+export function scoreXml(bars: readonly string[], { staves = 1, part = "Piano" } = {}): string {
+  const staffTags = staves === 2 ? "<staves>2</staves>" : "";
+  const attributes = `<attributes><divisions>${DIVISIONS}</divisions><key><fifths>0</fifths></key><time><beats>4</beats><beat-type>4</beat-type></time>${staffTags}</attributes>`;
+  const measures = bars.map((body, i) => `<measure number="${i + 1}">${i === 0 ? attributes : ""}${body}</measure>`);
+  return (
+    `<?xml version="1.0" encoding="UTF-8"?>\n<!DOCTYPE score-partwise PUBLIC "-//Recordare//DTD MusicXML 4.0 Partwise//EN" "http://www.musicxml.org/dtds/partwise.dtd">\n` +
+    `<!-- made up for a test -->\n<score-partwise version="4.0"><part-list><score-part id="P1"><part-name>${part}</part-name></score-part></part-list>` +
+    `<part id="P1">${measures.join("\n")}</part></score-partwise>\n`
+  );
+}
+
+interface NoteMade {
+  readonly length?: number;
+  readonly staff?: number;
+  readonly voice?: number;
+  readonly chord?: boolean;
+  readonly grace?: boolean;
+  readonly tie?: readonly ("start" | "stop")[];
+  readonly notations?: string;
+  readonly lyric?: boolean;
+}
+
+/** One <note>; the length in divisions, twelve to a quarter. */
+export function noteXml(pitch: string, { length = DIVISIONS, staff = 1, voice = 1, chord, grace, tie = [], notations = "", lyric }: NoteMade = {}): string {
+  const [, step, alter, octave] = /^([A-G])(#|b)?(\d)$/.exec(pitch)!;
+  const sound =
+    `<pitch><step>${step}</step>${alter ? `<alter>${alter === "#" ? 1 : -1}</alter>` : ""}<octave>${octave}</octave></pitch>` +
+    (grace ? "" : `<duration>${length}</duration>`) +
+    tie.map((type) => `<tie type="${type}"/>`).join("");
+  return `<note>${grace ? "<grace/>" : ""}${chord ? "<chord/>" : ""}${sound}<voice>${voice}</voice><staff>${staff}</staff>${notations}${lyric ? "<lyric><text>la</text></lyric>" : ""}</note>`;
+}
+
+export function bytes(text: string): Uint8Array {
+  return new TextEncoder().encode(text);
+}
