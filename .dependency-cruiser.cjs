@@ -2,7 +2,7 @@
 const only = (name, from, mayUse) => ({
   name,
   severity: "error",
-  from: { path: from },
+  from: { path: from, pathNot: "\\.test\\.tsx?$" },
   to: { path: "^(src|quality|bench|tests)/", pathNot: mayUse },
 });
 
@@ -24,7 +24,7 @@ module.exports = {
     only("workers-know-no-screen", "^src/worker/", "^src/(worker|formats|core)/"),
     only("server-knows-no-screen", "^src/server/", "^src/(server|db|formats|core|demo)/"),
     only("screens-go-through-the-server", "^src/components/", "^src/(components|worker|core|server/(types|actions))"),
-    { name: "no-react-below-screens", severity: "error", from: { path: "^src/(core|formats|db|cli|worker|server|demo)/" }, to: { path: "node_modules/react" } },
+    { name: "no-react-below-screens", severity: "error", from: { path: "^src/(core|formats|db|cli|worker|demo)/" }, to: { path: "node_modules/react" } },
   ],
   options: {
     doNotFollow: { path: "node_modules" },

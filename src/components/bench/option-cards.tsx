@@ -12,10 +12,11 @@ const ORIGINS: Record<OptionData["origin"], string> = { solved: "worked out", pr
 
 interface Props {
   readonly all: readonly OptionJudged[];
+  /** Letter of the option in view. */
   readonly chosen: string;
   readonly taken: string | null;
   readonly peakPlace: (judged: Judged) => string;
-  readonly onChoose: (id: string) => void;
+  readonly onChoose: (name: string) => void;
 }
 
 /** The options as a column: one is in view and is changed by the digits. */
@@ -25,7 +26,7 @@ export function OptionCards({ all, chosen, taken, peakPlace, onChoose }: Props) 
       {all.map(({ option, judged }) => (
         <RadioGroup.Item
           key={option.id}
-          value={option.id}
+          value={option.name}
           aria-label={`Option ${option.name}, ${ORIGINS[option.origin]}, strain ${strainText(judged.strain)}`}
           className="group grid min-h-11 grid-cols-[1.6rem_1fr_auto] items-baseline gap-x-2 border-t border-hairline py-1.5 pl-2 text-left data-[state=checked]:bg-raised data-[state=checked]:shadow-[inset_3px_0_0_var(--velvet)]"
         >

@@ -1,7 +1,7 @@
 "use client";
 
-import { useCallback, useEffect, useState } from "react";
 import { proxy } from "comlink";
+import { useCallback, useEffect, useState } from "react";
 import { toast } from "sonner";
 import { keepFirstOptions } from "@/server/actions";
 import type { OptionData, PassageData } from "@/server/types";
@@ -9,26 +9,37 @@ import { fingeringWorker } from "@/worker/clients";
 
 export type Working = { readonly state: "idle" } | { readonly state: "working"; readonly share: number } | { readonly state: "stopped" };
 
+interface FirstOptions {
+  readonly working: Working;
+  stop(): void;
+  begin(): void;
+}
+
 /** Works out the options of a passage that has none yet, in the worker, with progress; it can be stopped and begun again. */
-export function useFirstOptions(data: PassageData, onKept: (options: readonly OptionData[]) => void): { working: Working; stop: () => void; begin: () => void } {
-  const [working, setWorking] = useState<Working>(data.options.length === 0 ? { state: "working", share: 0 } : { state: "idle" });
-  const begin = useCallback(() => {
-    setWorking({ state: "working", share: 0 });
-    void (async () => {
-      const onProgress = proxy(({ done, of }: { done: number; of: number }) => setWorking({ state: "working", share: done / of }));
-      const answer = await fingeringWorker().firstOptions(data.study, onProgress);
-      if (answer.stopped) return setWorking({ state: "stopped" });
-      const options = answer.found.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));
-      const kept = await keepFirstOptions({ passageId: data.id, options });
-      if (!kept.ok) return toast.error(kept.message);
-      onKept(kept.value);
-      setWorking({ state: "idle" });
-    })();
+export function useFirstOptions(data: PassageData, onKept: (options: readonly OptionData[]) => void): FirstOptions {
+  const missing = data.options.length === 0;
+  const [working, setWorking] = useState<Working>(missing ? { state: "working", share: 0 } : { state: "idle" });
+  const workOut = useCallback(async (): Promise<void> => {
+    const onProgress = proxy(({ done, of }: { done: number; of: number }) => setWorking({ state: "working", share: done / of }));
+    const answer = await fingeringWorker().firstOptions(data.study, onProgress);
+    if (answer.stopped) return setWorking({ state: "stopped" });
+    const options = answer.found.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));
+    const kept = await keepFirstOptions({ passageId: data.id, options });
+    if (kept.ok) onKept(kept.value);
+    else toast.error(kept.message);
+    setWorking({ state: "idle" });
   }, [data.id, data.study, onKept]);
   useEffect(() => {
-    if (data.options.length === 0) begin();
-    // Once, when the passage is opened.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
-  return { working, stop: () => void fingeringWorker().stop(), begin };
+    // Every change of state comes later, when the worker answers.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    if (missing) void workOut();
+  }, [missing, workOut]);
+  return {
+    working,
+    stop: () => void fingeringWorker().stop(),
+    begin: () => {
+      setWorking({ state: "working", share: 0 });
+      void workOut();
+    },
+  };
 }

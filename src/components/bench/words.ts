@@ -27,6 +27,10 @@ export function noteText(note: Note, passage: Passage, fingering: Fingering): st
   return `${pitchName(note.pitch)}, ${handOf(note, passage)} hand, ${finger ? `finger ${finger}` : "no finger"}`;
 }
 
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
 /** The step that a note belongs to. */
 export function stepOf(steps: readonly Step[], note: NoteId): number {
   return steps.findIndex((s) => s.notes.includes(note));

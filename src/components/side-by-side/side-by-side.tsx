@@ -2,19 +2,16 @@
 
 import { ArrowLeft, ArrowRight } from "lucide-react";
 import Link from "next/link";
-import { parseAsString, useQueryState } from "nuqs";
 import { useMemo } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { differences } from "@/core/fingering/fingering";
-import { stepsOf } from "@/core/fingering/steps";
-import { judge, notesAsked } from "@/core/fingering/study";
-import { studyOf } from "@/core/fingering/study-data";
 import type { NoteId } from "@/core/passage/note";
 import type { PassageData } from "@/server/types";
 import { Causes } from "../bench/causes";
 import type { OptionJudged } from "../bench/option-cards";
 import { PassageTitle } from "../bench/passage-title";
-import { placeText, stepOf } from "../bench/words";
+import { useNoteInHand, useOptionInView, usePassageView } from "../bench/use-view";
+import { placeText } from "../bench/words";
 import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";
 import { INPUT_LOOK } from "../ui/field";
@@ -23,30 +20,24 @@ import { Verdict } from "./verdict";
 
 /** Two options over each other on one score, their differences, their causes, and the verdict. */
 export function SideBySide({ data, author }: { data: PassageData; author: string }) {
-  const study = useMemo(() => studyOf(data.study), [data.study]);
-  const steps = useMemo(() => stepsOf(study), [study]);
-  const asked = useMemo(() => notesAsked(study), [study]);
-  const notes = useMemo(() => study.passage.notes.filter((n) => asked.includes(n.id)), [study, asked]);
-  const all = useMemo(() => data.options.map((option) => ({ option, judged: judge(study, option.digits) })), [data.options, study]);
-  const [firstName, setFirst] = useQueryState("first", parseAsString.withDefault("A"));
-  const [secondName, setSecond] = useQueryState("second", parseAsString.withDefault("B"));
-  const [noteAsked, setNote] = useQueryState("note", parseAsString.withDefault(""));
-  const first = all.find((o) => o.option.name === firstName) ?? all[0];
-  const second = all.find((o) => o.option.name === secondName) ?? all[1];
-  const differing = useMemo(() => (first && second ? differences(asked, first.option.digits, second.option.digits) : []), [asked, first, second]);
+  const view = usePassageView(data.study, data.options);
+  const { all, asked } = view;
+  const { option: first, choose: chooseFirst } = useOptionInView(all, "first", 0);
+  const { option: second, choose: chooseSecond } = useOptionInView(all, "second", 1);
   const pair = useMemo(() => [first, second].filter((o): o is OptionJudged => o !== undefined), [first, second]);
+  const differing = useMemo(() => (first && second ? differences(asked, first.option.digits, second.option.digits) : []), [asked, first, second]);
+  const { note: selected, at, choose } = useNoteInHand(view, differing[0]);
   const layers = useMemo(
     () => pair.map(({ option }) => ({ name: option.name, fingering: option.digits, pins: option.pins, marked: new Set(differing) })),
     [pair, differing],
   );
   const lanes = useMemo(() => pair.map(({ option, judged }) => ({ name: option.name, judged, written: new Set<NoteId>() })), [pair]);
-  const selected = (asked.includes(noteAsked as NoteId) ? noteAsked : (differing[0] ?? asked[0] ?? null)) as NoteId | null;
-  const step = selected ? steps[stepOf(steps, selected)] : undefined;
+  const step = view.steps[at];
   const jump = (by: 1 | -1): void => {
     if (differing.length === 0 || !selected) return;
     const at = differing.indexOf(selected);
     const next = at >= 0 ? at + by : differing.findIndex((id) => asked.indexOf(id) > asked.indexOf(selected)) - (by === 1 ? 0 : 1);
-    void setNote(differing[(next + differing.length) % differing.length]!);
+    choose(differing[(next + differing.length) % differing.length]!);
   };
   useHotkeys("right", () => jump(1), { preventDefault: true });
   useHotkeys("left", () => jump(-1), { preventDefault: true });
@@ -67,8 +58,8 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
   return (
     <div>
       <PassageTitle data={data}>
-        <Pick label="First" all={all} value={first!.option.name} onPick={(name) => void setFirst(name)} />
-        <Pick label="Second" all={all} value={second!.option.name} onPick={(name) => void setSecond(name)} />
+        <Pick label="First" all={all} value={first!.option.name} onPick={chooseFirst} />
+        <Pick label="Second" all={all} value={second!.option.name} onPick={chooseSecond} />
         <Link href={`/bench/${data.id}`} className={buttonLook()}>
           Bench
         </Link>
@@ -90,7 +81,7 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
               </Button>
             </span>
           </div>
-          <Score music={data.music} notes={notes} steps={steps} layers={layers} lanes={lanes} selected={selected} onSelect={(note) => void setNote(note)} />
+          <Score music={data.music} notes={view.notes} steps={view.steps} layers={layers} lanes={lanes} selected={selected} onSelect={choose} />
           <CauseTable pair={pair} />
         </div>
         <aside className="flex flex-col gap-6">

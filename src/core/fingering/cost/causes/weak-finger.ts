@@ -1,30 +1,42 @@
-import type { Cause } from "../cause";
 import { fingerName } from "../../../hand/finger";
+import type { Frame, Press } from "../../frame";
+import type { Cause, Moment, Tell } from "../cause";
 
-/** Fourth and fifth finger at work, and 3, 4, 5 in a row. */
+/** Fourth and fifth finger at work, 3 and 4 one after the other, and 3, 4, 5 in a row. */
 export const weakFinger: Cause = {
   id: "weak-finger",
   label: "weak finger",
   unit: "notes",
   frames: 3,
   source: "The weak-finger rules of the ergonomic model cited in hand/proportions; weights are a choice.",
-  find({ now, before, earlier, weights }, tell) {
-    const single = before?.struck.length === 1 && now.struck.length === 1;
-    for (const at of now.struck) {
-      const base = weights.weakFinger[at.finger - 1] as number;
-      if (base > 0) tell(at.stroke, 1, base, at, null);
+  find(moment, tell) {
+    for (const at of moment.now.struck) {
+      const strain = moment.weights.weakFinger[at.finger - 1] as number;
+      if (strain > 0) tell(at.stroke, 1, strain, at, null);
     }
-    if (!single) return;
-    const [from, to] = [before.struck[0]!, now.struck[0]!];
-    if (from.finger + to.finger === 7 && Math.abs(from.finger - to.finger) === 1) {
-      const inside = from.finger === 4 ? from.black && !to.black : to.black && !from.black;
-      tell(to.stroke, 2, weights.weakPair + (inside ? weights.fourthInside : 0), to, from);
-    }
-    const first = earlier?.struck.length === 1 ? earlier.struck[0]! : null;
-    if (first && first.finger >= 3 && from.finger >= 3 && to.finger >= 3 && new Set([first.finger, from.finger, to.finger]).size === 3) {
-      tell(to.stroke, 3, weights.weakRow, to, first);
-    }
+    const [first, from, to] = [single(moment.earlier), single(moment.before), single(moment.now)];
+    if (from === null || to === null) return;
+    tellPair(moment, from, to, tell);
+    if (first !== null && isWeakRow(first, from, to)) tell(to.stroke, 3, moment.weights.weakRow, to, first);
   },
   say: ({ amount, finger, other }) =>
     amount === 3 ? "3, 4 and 5 in a row" : other ? "3 and 4 one after the other" : `the ${fingerName(finger!.finger)} has to work`,
 };
+
+/** 3 and 4 in turn; worse with the fourth on a black key and the third on a white one. */
+function tellPair({ weights }: Moment, from: Press, to: Press, tell: Tell): void {
+  const [three, four] = from.finger === 3 ? [from, to] : [to, from];
+  if (three.finger !== 3 || four.finger !== 4) return;
+  const inside = four.black && !three.black ? weights.fourthInside : 0;
+  tell(to.stroke, 2, weights.weakPair + inside, to, from);
+}
+
+function isWeakRow(first: Press, from: Press, to: Press): boolean {
+  const fingers = [first.finger, from.finger, to.finger];
+  return [3, 4, 5].every((weak) => fingers.includes(weak as Press["finger"]));
+}
+
+/** The only finger that strikes in a frame, or null. */
+function single(frame: Frame | null): Press | null {
+  return frame !== null && frame.struck.length === 1 ? frame.struck[0]! : null;
+}

@@ -1,0 +1,85 @@
+import { bestFingerings, fingering, type Study } from "@/core/fingering/study";
+import { drain } from "@/core/drain";
+import type { Pins } from "@/core/fingering/fingering";
+import { handOfRulerSpan } from "@/core/hand/hand";
+import { FULL_SIZE } from "@/core/keyboard/instrument";
+import { passageOfKeys } from "@/core/passage/of-keys";
+import { seeded, type Seeded } from "../tests/support/seeded";
+
+/** `npm run bench`: prints figures of speed. Nothing here passes or fails. */
+
+const MIDDLE = 205;
+const LOOKUPS = 125;
+
+function study(keys: readonly (number | readonly number[])[]): Study {
+  return {
+    passage: passageOfKeys(keys, "1/4", "right"),
+    hands: { right: handOfRulerSpan("right", MIDDLE), left: handOfRulerSpan("left", MIDDLE) },
+    instrument: FULL_SIZE,
+    manner: { tempo: 96, touch: "legato", pedal: false },
+  };
+}
+
+/** A line that walks and leaps. */
+function line(random: Seeded, notes: number): number[] {
+  let key = 64;
+  return Array.from({ length: notes }, () => (key = Math.min(88, Math.max(45, key + random.pick([-4, -3, -2, -1, 1, 2, 3, 4, 5, -5, 7, -7])))));
+}
+
+/** Four-note chords within an octave. */
+function chords(random: Seeded, count: number): number[][] {
+  return Array.from({ length: count }, () => {
+    const bass = random.whole(52, 66);
+    return [bass, bass + random.whole(2, 4), bass + random.whole(5, 8), bass + random.whole(9, 12)];
+  });
+}
+
+/** Median ms of several runs after one to warm up. */
+function median(runs: number, work: () => void): number {
+  work();
+  const times = Array.from({ length: runs }, () => {
+    const from = performance.now();
+    work();
+    return performance.now() - from;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(runs / 2)]!;
+}
+
+/** The bare bound: so many table look-ups a note with a minimum over them, and nothing else. */
+function bareBound(notes: number): number {
+  const table = Float64Array.from({ length: LOOKUPS * 64 }, (_, i) => ((i * 7919) % 1009) / 1009);
+  let kept = 0;
+  const ms = median(9, () => {
+    for (let n = 0; n < notes; n++) {
+      let least = Infinity;
+      const base = (n % 64) * LOOKUPS;
+      for (let i = 0; i < LOOKUPS; i++) {
+        const value = table[base + i]!;
+        if (value < least) least = value;
+      }
+      kept += least;
+    }
+  });
+  if (Number.isNaN(kept)) throw new Error("The bound computed nothing.");
+  return ms;
+}
+
+const random = seeded(64);
+const row = (what: string, figure: string): void => console.log(`${what.padEnd(66)} ${figure}`);
+
+row(`bare bound, ${LOOKUPS} look-ups a note, 10,000 notes`, `${bareBound(10_000).toFixed(2)} ms`);
+for (const notes of [1_000, 10_000]) {
+  const given = study(line(random, notes));
+  const ms = median(3, () => void bestFingerings(given, {}, 1));
+  row(`search, one line of ${notes} notes`, `${ms.toFixed(0)} ms, ${Math.round(notes / (ms / 1000))} notes a second, ${(ms / bareBound(notes)).toFixed(0)} times the bare bound`);
+}
+const struck = study(chords(random, 500));
+const chordMs = median(3, () => void bestFingerings(struck, {}, 1));
+row("search, 500 four-note chords", `${chordMs.toFixed(0)} ms, ${Math.round(2000 / (chordMs / 1000))} notes a second`);
+
+const passage = study(line(random, 64));
+const pinned = passage.passage.notes[30]!.id;
+const again = median(31, () => void drain(fingering(passage, { [pinned]: 3 } as Pins, 1)));
+row("a 64-note passage worked out anew after a pin, search alone", `${again.toFixed(2)} ms, ${(again / bareBound(64)).toFixed(0)} times the bare bound`);
+row("the 5 best of a 64-note passage", `${median(11, () => void bestFingerings(passage, {}, 5)).toFixed(1)} ms`);
+row("the 40 best of a 64-note passage", `${median(5, () => void bestFingerings(passage, {}, 40)).toFixed(1)} ms`);

@@ -1,0 +1,26 @@
+import { defineConfig } from "@playwright/test";
+import { BROWSER_ARGS } from "./tests/browser/support";
+
+const port = process.env["VELVET_PORT"] ?? "3100";
+
+/** Browser tests against the production build, on Debian's Chromium. Started by scripts/test.sh. */
+export default defineConfig({
+  testDir: "tests/browser",
+  outputDir: ".test-data/browser",
+  workers: 1,
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
+  reporter: [["list"], ["json", { outputFile: ".test-data/results/browser.json" }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: "/usr/bin/chromium", args: BROWSER_ARGS },
+    trace: "retain-on-failure",
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    url: `http://127.0.0.1:${port}/health`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

@@ -1,0 +1,12 @@
+#!/usr/bin/env bash
+# npm run bench: figures of the core, then of the real interface in the real browser.
+set -euo pipefail
+cd "$(dirname "$0")/.."
+for part in say packages node cluster server own-house; do source "scripts/lib/$part.sh"; done
+ensure_node
+ensure_packages postgresql chromium
+ensure_modules
+ensure_build
+npx tsx bench/run.ts
+own_house bench
+VELVET_ADDRESS="http://127.0.0.1:$PORT" npx tsx bench/browser.ts

@@ -1,0 +1,52 @@
+import { mkdirSync } from "node:fs";
+import { chromium, type Page } from "@playwright/test";
+import { BROWSER_ARGS, engraved } from "../tests/browser/support";
+
+/** Takes the pictures that the README shows, at 1280 by 800, from the demo data at VELVET_ADDRESS. */
+const address = process.env["VELVET_ADDRESS"] ?? "";
+const folder = "docs/screenshots";
+mkdirSync(folder, { recursive: true });
+
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: BROWSER_ARGS });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+async function open(link: string | RegExp): Promise<void> {
+  await page.goto(address);
+  await page.getByRole("link", { name: link }).click();
+  await page.locator(".engraving g.note").first().waitFor({ state: "attached" });
+}
+
+async function press(on: Page, keys: readonly string[]): Promise<void> {
+  for (const key of keys) await on.keyboard.press(key);
+}
+
+async function take(name: string): Promise<void> {
+  await page.mouse.move(0, 0);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+}
+
+await page.goto(address);
+await take("repertoire");
+await page.goto(`${address}/hands`);
+await take("hands");
+await open("Double Windows");
+await take("piece");
+await open(/Tune held over the leaves/);
+await engraved(page);
+await press(page, ["ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight"]);
+await take("bench");
+await open(/The run over the black keys/);
+await engraved(page);
+await page.getByRole("link", { name: "Side by side" }).click();
+await engraved(page);
+await page.waitForURL(/side-by-side/);
+await page.getByText("Verdict").first().waitFor();
+await take("side-by-side");
+await page.evaluate(() => (document.documentElement.dataset["theme"] = "stage"));
+await page.getByRole("link", { name: "Bench" }).click();
+await page.waitForURL(/bench/);
+await engraved(page);
+await press(page, ["ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight"]);
+await take("bench-on-stage");
+await browser.close();

@@ -1,0 +1,37 @@
+import { Redo2, Undo2 } from "lucide-react";
+import { FINGERS, type Finger } from "@/core/hand/finger";
+import type { NoteId } from "@/core/passage/note";
+import type { OptionData } from "@/server/types";
+import { Button } from "../ui/button";
+
+interface Props {
+  readonly option: OptionData;
+  readonly note: NoteId;
+  readonly onPin: (finger: Finger | null) => void;
+  readonly onWalk: (way: "undo" | "redo") => void;
+}
+
+/** Five fingers for touch, with lifting, undo and redo beside them. */
+export function FingerPad({ option, note, onPin, onWalk }: Props) {
+  const pinned = option.pins[note];
+  const look = (finger: Finger): string =>
+    `w-11 px-0! font-serif text-lg! ${option.digits[note] === finger ? "border-ink!" : ""} ${pinned === finger ? "font-extrabold underline" : ""}`;
+  return (
+    <div className="flex flex-wrap gap-1" role="group" aria-label="Finger for the chosen note">
+      {FINGERS.map((finger) => (
+        <Button key={finger} onClick={() => onPin(finger)} aria-pressed={pinned === finger} aria-label={`Pin finger ${finger}`} className={look(finger)}>
+          {finger}
+        </Button>
+      ))}
+      <Button onClick={() => onPin(null)} disabled={pinned === undefined} className="px-3!">
+        Lift pin
+      </Button>
+      <Button onClick={() => onWalk("undo")} disabled={option.undoable === 0} className="px-3!">
+        <Undo2 size={16} aria-hidden /> Undo
+      </Button>
+      <Button onClick={() => onWalk("redo")} disabled={option.redoable === 0} className="px-3!">
+        <Redo2 size={16} aria-hidden /> Redo
+      </Button>
+    </div>
+  );
+}

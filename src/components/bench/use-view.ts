@@ -1,0 +1,57 @@
+"use client";
+
+import { parseAsString, useQueryState } from "nuqs";
+import { useMemo } from "react";
+import { differences } from "@/core/fingering/fingering";
+import { stepsOf, type Step } from "@/core/fingering/steps";
+import { judge, notesAsked, type Study } from "@/core/fingering/study";
+import { studyOf, type StudyData } from "@/core/fingering/study-data";
+import type { Note, NoteId } from "@/core/passage/note";
+import type { OptionData } from "@/server/types";
+import type { OptionJudged } from "./option-cards";
+import { stepOf } from "./words";
+
+/** A passage as every page that shows it sees it. */
+export interface PassageView {
+  readonly study: Study;
+  readonly steps: readonly Step[];
+  /** Notes that the hands asked for are to play, in order, by name and whole. */
+  readonly asked: readonly NoteId[];
+  readonly notes: readonly Note[];
+  readonly all: readonly OptionJudged[];
+}
+
+export function usePassageView(data: StudyData, options: readonly OptionData[]): PassageView {
+  const study = useMemo(() => studyOf(data), [data]);
+  const steps = useMemo(() => stepsOf(study), [study]);
+  const asked = useMemo(() => notesAsked(study), [study]);
+  const notes = useMemo(() => study.passage.notes.filter((n) => asked.includes(n.id)), [study, asked]);
+  const all = useMemo(() => options.map((option) => ({ option, judged: judge(study, option.digits) })), [options, study]);
+  return { study, steps, asked, notes, all };
+}
+
+/** The note in hand, kept in the address; `fallback` where the address names none of the passage. */
+export function useNoteInHand({ asked, steps }: PassageView, fallback: NoteId | undefined): { note: NoteId | null; at: number; choose: (note: NoteId) => void } {
+  const [named, setNamed] = useQueryState("note", parseAsString.withDefault(""));
+  const note = (asked.includes(named as NoteId) ? named : (fallback ?? asked[0] ?? null)) as NoteId | null;
+  return { note, at: note ? stepOf(steps, note) : -1, choose: (next) => void setNamed(next) };
+}
+
+/** The option in view, by the letter in the address. */
+export function useOptionInView(all: readonly OptionJudged[], key: string, fallback: number): { option: OptionJudged | undefined; choose: (name: string) => void } {
+  const [named, setNamed] = useQueryState(key, parseAsString.withDefault(""));
+  return { option: all.find((o) => o.option.name === named) ?? all[fallback], choose: (name) => void setNamed(name) };
+}
+
+/** Strain lanes of all options, with the digits of those not in view where they differ. */
+export function useLanes({ all, asked }: PassageView, inView: OptionJudged | undefined) {
+  return useMemo(
+    () =>
+      all.map(({ option, judged }) => ({
+        name: option.name,
+        judged,
+        written: new Set(inView && option.id !== inView.option.id ? differences(asked, option.digits, inView.option.digits) : []),
+      })),
+    [all, asked, inView],
+  );
+}

@@ -1,0 +1,53 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test, type Page } from "@playwright/test";
+import { engraved } from "./support";
+
+async function demoPassage(page: Page): Promise<string> {
+  await page.goto("/");
+  return (await page.getByRole("link", { name: /The run over the black keys/ }).getAttribute("href"))!;
+}
+
+const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
+  ["Repertoire", async (page) => void (await page.goto("/"))],
+  ["Hands", async (page) => void (await page.goto("/hands"))],
+  [
+    "Piece",
+    async (page) => {
+      await page.goto("/");
+      await page.getByRole("link", { name: "Dark Water" }).click();
+      await expect(page.locator(".engraving g.note").first()).toBeAttached();
+    },
+  ],
+  [
+    "Bench",
+    async (page) => {
+      await page.goto(await demoPassage(page));
+      await engraved(page);
+    },
+  ],
+  [
+    "Side by side",
+    async (page) => {
+      await page.goto((await demoPassage(page)).replace("/bench/", "/side-by-side/"));
+      await engraved(page);
+    },
+  ],
+];
+
+for (const [name, open] of SCREENS) {
+  for (const theme of ["paper", "stage"]) {
+    for (const size of [
+      { width: 1280, height: 800 },
+      { width: 820, height: 1180 },
+    ]) {
+      test(`${name} is accessible and does not scroll sideways, ${theme}, ${size.width} wide`, async ({ page }) => {
+        await page.addInitScript((value) => localStorage.setItem("velvet-theme", value), theme);
+        await page.setViewportSize(size);
+        await open(page);
+        const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze();
+        expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)).toEqual([]);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+      });
+    }
+  }
+}

@@ -1,0 +1,55 @@
+import { expect, test } from "@playwright/test";
+import { strToU8, zipSync } from "fflate";
+import { engraved, importScore, RUN } from "./support";
+
+const container = `<container><rootfiles><rootfile full-path="score.xml"/></rootfiles></container>`;
+
+test("a compressed score comes in by drag", async ({ page }) => {
+  await page.goto("/");
+  const packed = zipSync({ "META-INF/container.xml": strToU8(container), "score.xml": strToU8(RUN) });
+  const data = await page.evaluateHandle((base64) => {
+    const transfer = new DataTransfer();
+    const content = Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+    transfer.items.add(new File([content], "packed.mxl"));
+    return transfer;
+  }, Buffer.from(packed).toString("base64"));
+  await page.getByText("Drop it here").dispatchEvent("drop", { dataTransfer: data });
+  await expect(page.getByRole("heading", { level: 1, name: "packed" })).toBeVisible();
+  await expect(page.getByText("3 bars, from packed.mxl")).toBeVisible();
+});
+
+for (const [what, text, words] of [
+  ["broken XML", RUN.replace("</part>", ""), /torn\.musicxml: The file is not well-formed XML.*line \d+/],
+  ["another kind of XML", "<recipe/>", /not MusicXML: it begins with <recipe>/],
+  ["an empty file", "", /The file is empty/],
+] as const) {
+  test(`${what} is refused with a sentence and leaves nothing behind`, async ({ page }) => {
+    await page.goto("/");
+    const before = await page.getByRole("listitem").count();
+    await importScore(page, text, "torn.musicxml");
+    await expect(page.getByRole("alert").filter({ hasText: words })).toBeVisible();
+    await page.reload();
+    expect(await page.getByRole("listitem").count()).toBe(before);
+  });
+}
+
+test("a passage form complains beside the field and loses nothing", async ({ page }) => {
+  await importScore(page, RUN);
+  await page.getByLabel("Name").fill("Wrong bars");
+  await page.getByLabel("To bar").fill("9");
+  await page.getByRole("button", { name: "Open on the Bench" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "The piece has 3 bars." })).toBeVisible();
+  await expect(page.getByLabel("Name")).toHaveValue("Wrong bars");
+});
+
+test("digits printed in the file are an option from the start", async ({ page }) => {
+  await importScore(page, RUN);
+  await page.getByLabel("Name").fill("Last bar");
+  await page.getByLabel("From bar").fill("3");
+  await page.getByLabel("To bar").fill("3");
+  await page.getByRole("combobox", { name: "Hands" }).selectOption("Right hand");
+  await page.getByRole("button", { name: "Open on the Bench" }).click();
+  await page.getByRole("radio", { name: /as printed/ }).click();
+  await engraved(page);
+  await expect(page.locator(`g[data-note="b3-s1-v1-n1"] text`)).toHaveText("4");
+});
