@@ -10,6 +10,7 @@ import { FULL_SIZE } from "@/core/keyboard/instrument";
 import type { Note } from "@/core/passage/note";
 import { handOf, TEMPO_RANGE } from "@/core/passage/passage";
 import { HAND } from "@/core/physics";
+import { compare } from "@/core/time/beats";
 import { wording } from "@/formats/issue";
 import { readScore } from "@/formats/musicxml/open";
 import { passageFrom } from "@/formats/musicxml/passage";
@@ -34,12 +35,12 @@ type Wishes = z.infer<typeof Wishes>;
 /** Where the file names no tempo and none is asked for, in quarter notes a minute. */
 const USUAL_TEMPO = 96;
 
-/** Prints one JSON line a file; 1 when any file could not be done, 2 for a command that makes no sense. */
+/** Prints one JSON line a file; 1 when any file could not be done or the command makes no sense. */
 export function finger(args: readonly string[], print: (line: string) => void): number {
   const parsed = parse(args);
   if (typeof parsed === "string") {
     print(JSON.stringify({ error: parsed }));
-    return 2;
+    return 1;
   }
   let code = 0;
   for (const file of parsed.files) {
@@ -96,7 +97,7 @@ function fingerFile(file: string, wishes: Wishes): object {
 /** The notes of the hands asked for, and each option with one entry a note in the same order. */
 function listing(study: Study, options: number): object {
   const asked = new Set(notesAsked(study));
-  const notes = study.passage.notes.filter((note) => asked.has(note.id));
+  const notes = study.passage.notes.filter((note) => asked.has(note.id)).sort((a, b) => compare(a.onset, b.onset) || a.pitch - b.pitch);
   const best = notes.length === 0 ? [] : bestFingerings(study, {}, options);
   return {
     notes: notes.map(({ id, bar, onset, pitch, staff }) => ({ id, bar: Number(bar), onset, midi: pitch, staff })),

@@ -53,7 +53,7 @@ export function Bench({ data }: { data: PassageData }) {
         )}
       </PassageTitle>
       <div className="grid gap-6 lg:grid-cols-[1fr_19rem]">
-        <div className="min-w-0">
+        <div className="min-w-0 [--covered-below:min(17rem,36dvh)]">
           <div role="group" aria-label="Score. Arrows walk through the notes, digits 1 to 5 pin a finger, Backspace lifts it.">
             <Score music={data.music} notes={view.notes} steps={view.steps} layers={layers} lanes={lanes} selected={note} onSelect={chooseNote} />
           </div>

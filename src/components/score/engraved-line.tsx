@@ -34,7 +34,7 @@ export function EngravedLine({ svg, notes, steps, layers, lanes, selected, onSel
     if (holdsChosen) line.current?.scrollIntoView({ block: "nearest" });
   }, [holdsChosen]);
   return (
-    <div ref={line} className="scroll-mt-2 scroll-mb-[min(17rem,36dvh)]">
+    <div ref={line} className="scroll-mt-2 scroll-mb-(--covered-below)">
       <div className="relative" onClick={choose}>
         <Engraved svg={svg} onDrawn={measure} />
         {places && (

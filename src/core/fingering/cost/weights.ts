@@ -8,6 +8,7 @@ export interface Weights {
   readonly openingBeyond: number;
   /** The same for an opening inside a chord or against a held note. */
   readonly chordOpening: number;
+  readonly chordOpeningBeyond: number;
   /** Share of the curve for fingers closed up. */
   readonly crowding: number;
   /** Strain per mm the hand's middle is carried beyond its rest. */
@@ -55,34 +56,35 @@ export interface Weights {
 }
 
 export const WEIGHTS: Weights = {
-  opening: 0.25,
-  openingBeyond: 0.5,
-  chordOpening: 1,
-  crowding: 0.209,
-  carry: 0.149,
-  shortfall: 1,
-  position: 17.387,
-  positionPerMm: [0.02, 0.02, 0.135, 0.02],
-  thumbPass: 2,
-  thumbPassAgainst: 10.707,
-  thumbPassLevel: 4.206,
-  thumbPassPerMm: [0.455, 0.15, 0, 0.6],
-  thumbPassFinger: [1.069, 10.434, 0.295, 25],
+  opening: 0.0475,
+  openingBeyond: 0.331,
+  chordOpening: 0.3,
+  chordOpeningBeyond: 1.2,
+  crowding: 0.368,
+  carry: 0.0446,
+  shortfall: 0.365,
+  position: 18,
+  positionPerMm: [0.0355, 0.0416, 0.0853, 0.453],
+  thumbPass: 2.76,
+  thumbPassAgainst: 16.6,
+  thumbPassLevel: 4.89,
+  thumbPassPerMm: [0.0563, 0.0474, 0.0439, 0.3],
+  thumbPassFinger: [9.78, 9.74, 0.667, 9.59],
   crossing: 40,
-  thumbOnBlack: 12.29,
+  thumbOnBlack: 6.48,
   littleOnBlack: 20,
-  blackBesideWhite: 25,
-  weakFinger: [0, 0, 0, 4, 6],
+  blackBesideWhite: 24.6,
+  weakFinger: [0, 0, 0, 10, 10],
   weakRow: 1,
-  weakPair: 1.795,
-  fourthInside: 0.439,
-  inOut: 0.05,
-  rotation: 6,
+  weakPair: 8,
+  fourthInside: 0.271,
+  inOut: 0.154,
+  rotation: 4.72,
   heldLost: 40,
   heldLostPedal: 10,
   heldPerMm: 0.5,
-  sameFinger: 5,
-  sameFingerPerHz: 12,
+  sameFinger: 29.5,
+  sameFingerPerHz: 11.4,
   leftOut: 120,
   leftOutOuter: 160,
 };

@@ -1,0 +1,111 @@
+import { fingered, studyOfKeys, studyOn } from "../../../../../tests/support/studies";
+import { note, passage } from "../../../../../tests/support/passages";
+import { judge, notesAsked, type CauseJudged, type Study } from "../../study";
+import { CAUSES } from "./index";
+
+/** What one cause finds in a fingered passage, note by note. */
+function findings(study: Study, digits: string, cause: string): { at: number; found: CauseJudged }[] {
+  const judged = judge(study, fingered(study, digits));
+  return notesAsked(study).flatMap((id, at) => judged.notes[id]!.causes.filter((c) => c.cause === cause).map((found) => ({ at, found })));
+}
+
+describe("each cause", () => {
+  it("has a name, a label, a unit and a source of its own", () => {
+    expect(new Set(CAUSES.map((c) => c.id)).size).toBe(CAUSES.length);
+    for (const { label, source } of CAUSES) {
+      expect(label.length).toBeGreaterThan(3);
+      expect(source).toMatch(/\.$/);
+    }
+  });
+
+  it("opening: counts the mm beyond relaxed, by the pair that opens", () => {
+    // C to C with 1 and 5: an octave of 164.5 mm on a hand relaxed to 10 semitones of 137.1 mm by 187 / 205.6.
+    const [octave] = findings(studyOfKeys([[60, 72]]), "15", "opening");
+    expect(octave!.found.amount).toBeCloseTo(164.5 - (10 * (164.5 / 12) * 187) / ((15 * 164.5) / 12), 6);
+    expect(octave!.found.words).toMatch(/^1 and 5 open 40 mm beyond relaxed$/);
+    expect(findings(studyOfKeys([60, 62]), "12", "opening")).toEqual([]);
+  });
+
+  it("opening: is less for a wider hand and on a narrower keyboard", () => {
+    const strain = (study: Study) => findings(study, "15", "opening")[0]!.found.strain;
+    const octave = studyOfKeys([[60, 72]]);
+    expect(strain(studyOfKeys([[60, 72]], "right", {}, 220))).toBeLessThan(strain(octave));
+    expect(strain({ ...octave, instrument: { octaveWidth: 152 } })).toBeLessThan(strain(octave));
+  });
+
+  it("crowding: counts fingers closer than relaxed", () => {
+    expect(findings(studyOfKeys([60, 62]), "15", "crowding")[0]!.found.words).toMatch(/1 and 5 are \d+ mm closer than relaxed/);
+  });
+
+  it("carry and shortfall: the farther and the faster, the more", () => {
+    const leap = (tempo: number) => findings(studyOfKeys([60, 84], "right", { tempo }), "15", "shortfall");
+    expect(leap(40)).toEqual([]);
+    expect(leap(200)[0]!.found.strain).toBeGreaterThan(leap(150)[0]!.found.strain);
+    const carried = (to: number) => findings(studyOfKeys([60, to]), "15", "carry")[0]!.found.amount;
+    expect(carried(96) - carried(84)).toBeCloseTo(164.5, 6);
+  });
+
+  it("position: speaks when three notes do not lie under one hand", () => {
+    expect(findings(studyOfKeys([60, 62, 64]), "123", "position")).toEqual([]);
+    expect(findings(studyOfKeys([60, 64, 69]), "121", "position").map((f) => f.at)).toEqual([2]);
+  });
+
+  it("thumb pass: is worse with the thumb on black under a finger on white", () => {
+    const strain = (keys: number[]) => findings(studyOfKeys(keys), "31", "thumb-pass")[0]!.found.strain;
+    expect(strain([64, 66])).toBeGreaterThan(strain([64, 65]));
+    expect(strain([64, 65])).toBeGreaterThan(strain([63, 65]));
+    expect(findings(studyOfKeys([64, 65]), "13", "thumb-pass")).toEqual([]);
+  });
+
+  it("crossing: speaks of long fingers over one another, not of the thumb", () => {
+    expect(findings(studyOfKeys([64, 65]), "32", "crossing")).toHaveLength(1);
+    expect(findings(studyOfKeys([64, 65]), "31", "crossing")).toEqual([]);
+  });
+
+  it("thumb or little finger on black: adds for a white key beside it", () => {
+    const total = (keys: number[], digits: string) => findings(studyOfKeys(keys), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
+    expect(total([66, 68], "12")).toBeGreaterThan(0);
+    expect(total([66, 67], "12")).toBeGreaterThan(total([66, 68], "12"));
+    expect(total([66, 68], "23")).toBe(0);
+  });
+
+  it("weak finger: counts 4 and 5, 3 with 4, and 3, 4, 5 in a row", () => {
+    expect(findings(studyOfKeys([60, 62, 64]), "123", "weak-finger")).toEqual([]);
+    const words = findings(studyOfKeys([64, 65, 67]), "345", "weak-finger").map((f) => f.found.words);
+    expect(words).toEqual(expect.arrayContaining(["3 and 4 one after the other", "3, 4 and 5 in a row", "the little finger has to work"]));
+  });
+
+  it("in and out: speaks when the hand must travel further than fingers curl", () => {
+    expect(findings(studyOfKeys([60, 62]), "12", "in-out")).toEqual([]);
+    expect(findings(studyOfKeys([66, 67]), "13", "in-out")).toHaveLength(1);
+  });
+
+  it("rotation: speaks of fast rocking only", () => {
+    const rocking = (tempo: number) => findings(studyOfKeys([60, 72, 60, 72], "right", { tempo }), "1515", "rotation");
+    expect(rocking(60)).toEqual([]);
+    expect(rocking(120)[0]!.found.amount).toBeCloseTo(4, 6);
+  });
+
+  it("held note: counts every onset through which a note is lost, less with the pedal", () => {
+    const held = passage([note("tune", 72, "0", "1"), note("a", 64, "1/4", "1/4"), note("b", 67, "1/2", "1/4"), note("c", 65, "3/4", "1/4")]);
+    const lost = (digits: string, pedal = false) => findings(studyOn(held, { pedal }), digits, "held-note").map((f) => f.found.strain);
+    expect(lost("5123")).toEqual([]);
+    const [early] = lost("5512");
+    const [late] = lost("5125");
+    expect(early!).toBeCloseTo(3 * late!, 6);
+    expect(lost("5125", true)[0]!).toBeLessThan(late!);
+  });
+
+  it("same finger again: by the rate, and for hopping to another key", () => {
+    const strain = (keys: number[], tempo: number) => findings(studyOfKeys(keys, "right", { tempo }), "22", "same-finger")[0]?.found.strain ?? 0;
+    expect(strain([60, 60], 40)).toBe(0);
+    expect(strain([60, 60], 160)).toBeGreaterThan(0);
+    expect(strain([60, 62], 40)).toBeGreaterThan(0);
+  });
+
+  it("note out of reach: costs more at the outside of a chord", () => {
+    const chord = studyOfKeys([[60, 64, 67]]);
+    const strain = (digits: string) => findings(chord, digits, "left-out")[0]!.found.strain;
+    expect(strain("035")).toBeGreaterThan(strain("105"));
+  });
+});
