@@ -17,9 +17,12 @@ function piece(bars: number): string {
 const row = (what: string, figure: string): void => console.log(`${what.padEnd(66)} ${figure}`);
 const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: BROWSER_ARGS });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+// The compiler names functions by a helper that the page does not have.
+await page.addInitScript("globalThis.__name = (named) => named");
 
-async function drop(text: string): Promise<number> {
+async function drop(text: string, beforeDropping = 0): Promise<number> {
   await page.goto(address);
+  await page.waitForTimeout(beforeDropping);
   const from = performance.now();
   await page.getByLabel("Bring in a score").setInputFiles({ name: "made-up.musicxml", mimeType: "application/xml", buffer: Buffer.from(text) });
   await page.locator(".engraving g.note").first().waitFor({ state: "attached" });
@@ -27,7 +30,7 @@ async function drop(text: string): Promise<number> {
 }
 
 row("from drop to first engraving, 60 bars, engraver cold", `${(await drop(piece(60))).toFixed(0)} ms`);
-row("the same again", `${(await drop(piece(60))).toFixed(0)} ms`);
+row("from drop to first engraving, 60 bars, page open for 4 s", `${(await drop(piece(60), 4000)).toFixed(0)} ms`);
 
 await drop(piece(4));
 await page.getByLabel("Name").fill("Timed");

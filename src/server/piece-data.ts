@@ -8,6 +8,8 @@ import type { PieceData } from "./types";
 
 /** Bars engraved on a piece's page at most; a hard spot is chosen by number beyond them. */
 const MOST_ENGRAVED = 64;
+/** Bars engraved first. */
+const BEGINNING = 6;
 
 /** What a piece's page shows; null when there is no such piece. */
 export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
@@ -24,6 +26,7 @@ export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
     tempo: part.tempo,
     bars: part.bars.map((bar) => bar.number),
     music: excerpt(score, part, 1, Math.min(MOST_ENGRAVED, part.bars.length)),
+    beginning: excerpt(score, part, 1, Math.min(BEGINNING, part.bars.length)),
     remarks: read.issues.map(wording),
     passages: (listed?.passages ?? []).map(({ id: passageId, title, fromBar, toBar, hands }) => ({ id: passageId, title, fromBar, toBar, hands })),
   };

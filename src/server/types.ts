@@ -53,6 +53,8 @@ export interface PieceData {
   /** Numbers on paper, in order. */
   readonly bars: readonly string[];
   readonly music: string;
+  /** The first bars alone, quickly engraved. */
+  readonly beginning: string;
   readonly remarks: readonly string[];
   readonly passages: readonly { readonly id: string; readonly title: string; readonly fromBar: number; readonly toBar: number; readonly hands: "right" | "left" | "both" }[];
 }

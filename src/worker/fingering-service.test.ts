@@ -15,7 +15,9 @@ function slowService() {
 describe("the fingering service", () => {
   it("answers with the options a passage opens with, and tells its progress", async () => {
     const shares: number[] = [];
-    const answer = await slowService().firstOptions(short, ({ done, of }) => void shares.push(done / of));
+    const service = slowService();
+    service.open(short);
+    const answer = await service.firstOptions(({ done, of }) => void shares.push(done / of));
     expect(answer.stopped).toBe(false);
     expect(shares.at(-1)).toBe(1);
   });
@@ -23,8 +25,9 @@ describe("the fingering service", () => {
   it("really stops an older search when a newer one is asked for", async () => {
     const service = slowService();
     const seen: number[] = [];
-    const older = service.firstOptions(long, ({ done }) => void seen.push(done));
-    const newer = service.around(short, { "b1-s1-v1-n1": 2 } as unknown as Pins);
+    service.open(long);
+    const older = service.firstOptions(({ done }) => void seen.push(done));
+    const newer = service.around({ "b1-s1-v1-n1": 2 } as unknown as Pins);
     expect(await older).toEqual({ stopped: true });
     expect(await newer).toMatchObject({ stopped: false, found: { "b1-s1-v1-n1": 2 } });
     expect(seen.at(-1)).toBeLessThan(10);
@@ -32,8 +35,23 @@ describe("the fingering service", () => {
 
   it("stops when told to", async () => {
     const service = slowService();
-    const answer = service.firstOptions(long, () => undefined);
+    service.open(long);
+    const answer = service.firstOptions(() => undefined);
     service.stop();
     expect(await answer).toEqual({ stopped: true });
+  });
+
+  it("stops when another study is opened, and then answers about that one", async () => {
+    const service = slowService();
+    service.open(long);
+    const answer = service.firstOptions(() => undefined);
+    service.open(short);
+    expect(await answer).toEqual({ stopped: true });
+    const around = await service.around({});
+    expect(around.stopped ? [] : Object.keys(around.found)).toHaveLength(3);
+  });
+
+  it("is told apart from a service without a study", async () => {
+    await expect(slowService().around({})).rejects.toThrow("No study");
   });
 });

@@ -1,17 +1,20 @@
 import { findingFirstOptions, type FirstOption } from "@/core/fingering/first-options";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
+import type { Lattice } from "@/core/fingering/search/lattice";
 import type { Progress } from "@/core/fingering/search/search";
 import { studyOf, type StudyData } from "@/core/fingering/study-data";
-import { fingering } from "@/core/fingering/study";
+import { fingering, latticesOf, type Study } from "@/core/fingering/study";
 
 /** The answer of a search: found, or stopped because a newer one was asked for. */
 export type Searched<T> = { readonly stopped: false; readonly found: T } | { readonly stopped: true };
 
-/** Searches that run beside the page. Whatever is asked for last stops what ran before. */
+/** Searches that run beside the page, on the study last opened. Whatever is asked for last stops what ran before. */
 export interface FingeringService {
-  firstOptions(study: StudyData, onProgress: (progress: Progress) => void): Promise<Searched<readonly FirstOption[]>>;
+  /** Turns to a study; what is worked out about it is kept until the next is opened. */
+  open(study: StudyData): void;
+  firstOptions(onProgress: (progress: Progress) => void): Promise<Searched<readonly FirstOption[]>>;
   /** The best fingering with these pins. */
-  around(study: StudyData, pins: Pins): Promise<Searched<Fingering>>;
+  around(pins: Pins): Promise<Searched<Fingering>>;
   stop(): void;
 }
 
@@ -24,6 +27,7 @@ const STRETCH = 8;
  */
 export function fingeringService(breathe: () => Promise<void>, clock: () => number): FingeringService {
   let newest = 0;
+  let opened: { readonly study: Study; readonly lattices: readonly Lattice[] } | null = null;
   async function run<T>(steps: Generator<Progress, T>, onProgress: (progress: Progress) => void): Promise<Searched<T>> {
     const ticket = ++newest;
     let since = clock();
@@ -37,10 +41,19 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
       since = clock();
     }
   }
+  function atHand() {
+    if (opened === null) throw new Error("No study has been opened.");
+    return opened;
+  }
   return {
-    firstOptions: (study, onProgress) => run(findingFirstOptions(studyOf(study)), onProgress),
-    async around(study, pins) {
-      const answer = await run(fingering(studyOf(study), pins, 1), () => undefined);
+    open(data) {
+      newest++;
+      const study = studyOf(data);
+      opened = { study, lattices: latticesOf(study) };
+    },
+    firstOptions: (onProgress) => run(findingFirstOptions(atHand().study, atHand().lattices), onProgress),
+    async around(pins) {
+      const answer = await run(fingering(atHand().lattices, pins, 1), () => undefined);
       return answer.stopped ? answer : { stopped: false, found: answer.found[0]! };
     },
     stop() {

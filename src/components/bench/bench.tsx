@@ -22,12 +22,14 @@ import { useFirstOptions } from "./use-first-options";
 import { useOptions, type OptionsInHand } from "./use-options";
 import { useLanes, useNoteInHand, useOptionInView, usePassageView, type PassageView } from "./use-view";
 import { capital, placeText, stepOf, stepText } from "./words";
+import { useStudyAtHand } from "./use-study-at-hand";
 import { WorkingOut } from "./working-out";
 
 const NONE: ReadonlySet<NoteId> = new Set();
 
 /** What do I play with what: the passage, its options, the causes, and the hands on the keys. */
 export function Bench({ data }: { data: PassageData }) {
+  useStudyAtHand(data.study);
   const held = useOptions(data);
   const first = useFirstOptions(data, held.setOptions);
   const view = usePassageView(data.study, held.options);

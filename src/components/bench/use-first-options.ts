@@ -21,14 +21,14 @@ export function useFirstOptions(data: PassageData, onKept: (options: readonly Op
   const [working, setWorking] = useState<Working>(missing ? { state: "working", share: 0 } : { state: "idle" });
   const workOut = useCallback(async (): Promise<void> => {
     const onProgress = proxy(({ done, of }: { done: number; of: number }) => setWorking({ state: "working", share: done / of }));
-    const answer = await fingeringWorker().firstOptions(data.study, onProgress);
+    const answer = await fingeringWorker().firstOptions(onProgress);
     if (answer.stopped) return setWorking({ state: "stopped" });
     const options = answer.found.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));
     const kept = await keepFirstOptions({ passageId: data.id, options });
     if (kept.ok) onKept(kept.value);
     else toast.error(kept.message);
     setWorking({ state: "idle" });
-  }, [data.id, data.study, onKept]);
+  }, [data.id, onKept]);
   useEffect(() => {
     // Every change of state comes later, when the worker answers.
     // eslint-disable-next-line react-hooks/set-state-in-effect

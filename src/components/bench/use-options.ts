@@ -37,6 +37,9 @@ export interface OptionsInHand {
   keepMine(): void;
 }
 
+/** ms to wait for the worker before the pin is shown alone. */
+const PATIENCE = 10;
+
 /** The options of a passage as the page holds them: changed at once, kept in the background. */
 export function useOptions(data: PassageData): OptionsInHand {
   const [options, setOptions] = useState(data.options);
@@ -47,12 +50,24 @@ export function useOptions(data: PassageData): OptionsInHand {
   const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
   useLeaveWarning(keeping !== "kept");
 
-  const put = useCallback((change: (all: readonly OptionData[]) => readonly OptionData[]) => {
-    newest.current = change(newest.current);
-    setOptions(newest.current);
+  const show = useCallback(() => setOptions(newest.current), []);
+  const hold = useCallback((id: string, part: Partial<OptionData>) => {
+    newest.current = newest.current.map((o) => (o.id === id ? { ...o, ...part } : o));
   }, []);
-
-  const replace = useCallback((id: string, part: Partial<OptionData>) => put((all) => all.map((o) => (o.id === id ? { ...o, ...part } : o))), [put]);
+  const replace = useCallback(
+    (id: string, part: Partial<OptionData>) => {
+      hold(id, part);
+      show();
+    },
+    [hold, show],
+  );
+  const setAll = useCallback(
+    (all: readonly OptionData[]) => {
+      newest.current = all;
+      show();
+    },
+    [show],
+  );
 
   const setConflict = useCallback((found: Outdated | null) => {
     conflict.current = found;
@@ -81,16 +96,20 @@ export function useOptions(data: PassageData): OptionsInHand {
       if (!option || (finger === null && !(noteId in option.pins))) return;
       const pins = withPin(option.pins, noteId, finger);
       const shown = finger === null ? option.digits : { ...option.digits, [noteId]: finger };
-      replace(optionId, { pins, digits: shown });
+      hold(optionId, { pins, digits: shown });
+      // The pin stands in the next frame, with the rest worked out around it if that is there by then.
+      const soon = setTimeout(show, PATIENCE);
       void fingeringWorker()
-        .around(data.study, pins)
+        .around(pins)
         .then((answer) => {
+          clearTimeout(soon);
           const digits = answer.stopped ? shown : answer.found;
-          if (!answer.stopped) replace(optionId, { digits });
+          if (!answer.stopped) hold(optionId, { digits });
+          show();
           send({ fingeringId: optionId, noteId, finger, digits, pins });
         });
     },
-    [data.study, replace, send],
+    [hold, show, send],
   );
 
   const walk = useCallback(
@@ -119,7 +138,7 @@ export function useOptions(data: PassageData): OptionsInHand {
     send(found.mine);
   }, [replace, send, setConflict]);
 
-  return { options, keeping, outdated, setOptions: useCallback((all) => put(() => all), [put]), pin, walk, keepTheirs, keepMine };
+  return { options, keeping, outdated, setOptions: setAll, pin, walk, keepTheirs, keepMine };
 }
 
 function withPin(pins: Pins, note: NoteId, finger: Finger | null): Pins {

@@ -2,9 +2,9 @@
 
 import { parseAsString, useQueryState } from "nuqs";
 import { useMemo } from "react";
-import { differences } from "@/core/fingering/fingering";
+import { differences, type Fingering } from "@/core/fingering/fingering";
 import { stepsOf, type Step } from "@/core/fingering/steps";
-import { judge, notesAsked, type Study } from "@/core/fingering/study";
+import { judge, notesAsked, type Judged, type Study } from "@/core/fingering/study";
 import { studyOf, type StudyData } from "@/core/fingering/study-data";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
@@ -26,8 +26,19 @@ export function usePassageView(data: StudyData, options: readonly OptionData[]):
   const steps = useMemo(() => stepsOf(study), [study]);
   const asked = useMemo(() => notesAsked(study), [study]);
   const notes = useMemo(() => study.passage.notes.filter((n) => asked.includes(n.id)), [study, asked]);
-  const all = useMemo(() => options.map((option) => ({ option, judged: judge(study, option.digits) })), [options, study]);
+  const judge = useMemo(() => judgeOf(study), [study]);
+  const all = useMemo(() => options.map((option) => ({ option, judged: judge(option.digits) })), [options, judge]);
   return { study, steps, asked, notes, all };
+}
+
+/** Judges on one study; options that did not change are not judged again. */
+function judgeOf(study: Study): (digits: Fingering) => Judged {
+  const known = new WeakMap<Fingering, Judged>();
+  return (digits) => {
+    const judged = known.get(digits) ?? judge(study, digits);
+    known.set(digits, judged);
+    return judged;
+  };
 }
 
 /** The note in hand, kept in the address; `fallback` where the address names none of the passage. */

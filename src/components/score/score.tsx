@@ -10,6 +10,8 @@ import { useEngraving } from "./use-engraving";
 
 interface Props {
   readonly music: string;
+  /** The first bars of long music, engraved first. */
+  readonly beginning?: string;
   readonly notes: readonly Note[];
   readonly steps: readonly Step[];
   readonly layers: readonly DigitLayer[];
@@ -22,10 +24,10 @@ interface Props {
 const SCALE = 54;
 
 /** A passage engraved, with digits over and under its notes and strain lanes beneath each line. */
-export function Score({ music, notes, steps, layers, lanes, selected, onSelect }: Props) {
+export function Score({ music, beginning, notes, steps, layers, lanes, selected, onSelect }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
-  const engraving = useEngraving(music, width, SCALE);
+  const engraving = useEngraving(music, width, SCALE, beginning);
   return (
     <div ref={frame} className="min-h-[21rem]" aria-busy={engraving.state === "working"}>
       {engraving.state === "working" && <p className="pt-24 text-center font-serif text-soft italic">Engraving…</p>}

@@ -3,6 +3,8 @@
 import { Lamp } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
+import { useEffect } from "react";
+import { engraver } from "@/worker/clients";
 import { THEME_KEY } from "./theme";
 
 const PLACES = [
@@ -10,9 +12,10 @@ const PLACES = [
   { href: "/hands", label: "Hands" },
 ] as const;
 
-/** The way between the places. */
+/** The way between the places. The engraver takes seconds to start, so it starts with the first page. */
 export function Places() {
   const path = usePathname();
+  useEffect(() => void engraver(), []);
   return (
     <header className="mx-auto flex max-w-[1400px] items-center gap-8 px-6 py-2.5">
       <Link href="/" className="font-serif text-xl tracking-tight text-velvet italic">

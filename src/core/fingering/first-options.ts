@@ -2,7 +2,7 @@ import type { Finger } from "../hand/finger";
 import type { NoteId } from "../passage/note";
 import { optionName, worthShowing } from "./options";
 import type { Progress } from "./search/search";
-import { fingering, notesAsked, type Study } from "./study";
+import { fingering, latticesOf, notesAsked, type Study } from "./study";
 import type { Fingering, Pins } from "./fingering";
 
 /** An option as first put before the player. */
@@ -20,13 +20,13 @@ const LOOKED_THROUGH = 40;
  * What a passage opens with: the best fingering, the next best worth showing, and, where digits came with
  * the notes, those with the rest worked out around them. A generator, so that it can be stopped.
  */
-export function* findingFirstOptions(study: Study): Generator<Progress, readonly FirstOption[]> {
-  const best = yield* fingering(study, {}, LOOKED_THROUGH);
+export function* findingFirstOptions(study: Study, lattices = latticesOf(study)): Generator<Progress, readonly FirstOption[]> {
+  const best = yield* fingering(lattices, {}, LOOKED_THROUGH);
   const shown = worthShowing(best, notesAsked(study), 2);
   const options: FirstOption[] = shown.map((found, place) => ({ name: optionName(place), origin: "solved", fingering: found, pins: {} }));
   const printed = printedDigits(study);
   if (Object.keys(printed).length === 0) return options;
-  const [around] = yield* fingering(study, printed, 1);
+  const [around] = yield* fingering(lattices, printed, 1);
   return [...options, { name: optionName(options.length), origin: "printed", fingering: around!, pins: printed }];
 }
 

@@ -11,6 +11,7 @@ import { WEIGHTS, type Weights } from "./cost/weights";
 import type { Fingering, Pins } from "./fingering";
 import { mergeBest } from "./search/merge";
 import { digitsOf, fingeringOf, pinnedDigits } from "./search/pins";
+import { latticeOf, type Lattice } from "./search/lattice";
 import { searching, type Progress } from "./search/search";
 import type { Task } from "./task";
 
@@ -67,17 +68,22 @@ export function notesAsked({ passage }: Study): readonly NoteId[] {
   return inOrder(passage.notes).flatMap((note) => (asked.includes(handOf(note, passage)) ? [note.id] : []));
 }
 
+/** The lattices of a study, one a hand: kept by the caller who asks about the same study again. */
+export function latticesOf(study: Study): readonly Lattice[] {
+  return tasksOf(study).map((task) => latticeOf(task));
+}
+
 /**
- * The k best fingerings of a study around its pins, best first, hands searched apart and put together
- * exactly. A generator, so that the caller can stop between onsets.
+ * The k best fingerings around some pins, best first, hands searched apart and put together exactly. A
+ * generator, so that the caller can stop between onsets.
  */
-export function* fingering(study: Study, pins: Pins, k: number): Generator<Progress, readonly Fingering[]> {
-  const tasks = tasksOf(study);
-  const of = tasks.reduce((sum, task) => sum + task.line.onsets.length, 0);
+export function* fingering(lattices: readonly Lattice[], pins: Pins, k: number): Generator<Progress, readonly Fingering[]> {
+  const of = lattices.reduce((sum, { task }) => sum + task.line.onsets.length, 0);
   let done = 0;
   const lists = [];
-  for (const task of tasks) {
-    const steps = searching(task, pinnedDigits(task.line, pins), k);
+  for (const lattice of lattices) {
+    const { task } = lattice;
+    const steps = searching(lattice, pinnedDigits(task.line, pins), k);
     let step = steps.next();
     for (; !step.done; step = steps.next()) yield { done: ++done, of };
     lists.push(step.value.map(({ total, digits }) => ({ total, item: fingeringOf(task.line, digits) })));
@@ -87,7 +93,7 @@ export function* fingering(study: Study, pins: Pins, k: number): Generator<Progr
 
 /** The same, without stopping. */
 export function bestFingerings(study: Study, pins: Pins, k: number): readonly Fingering[] {
-  return drain(fingering(study, pins, k));
+  return drain(fingering(latticesOf(study), pins, k));
 }
 
 /** Prices a fingering, taken apart note by note; a note it does not name counts as left out. */

@@ -1,9 +1,8 @@
 import { drain } from "../../drain";
 import type { Digits } from "../fingering";
-import { candidatesFor, type Candidate, type PinnedDigits } from "../candidates";
-import { frameAfter, type Frame } from "../frame";
+import type { Candidate, PinnedDigits } from "../candidates";
 import type { Task } from "../task";
-import { costsOf, type Costs } from "./costs";
+import { latticeOf, type Lattice, type Layer } from "./lattice";
 
 /** A fingering found, with the sum of its strains. */
 export interface Found {
@@ -20,131 +19,78 @@ export interface Progress {
 /**
  * The k best distinct fingerings of one line, exactly, best first; fewer when there are fewer.
  *
- * The cost is a sum of terms over at most three consecutive frames, and a frame (what is struck and what is
- * still held) follows from the frame before and the fingers that strike. So a state is a pair of consecutive
- * frames, and for each the k cheapest ways to come to it are kept (list Viterbi). Equal costs are settled
- * by the order of candidates, so the answer is always the same. Time and memory are linear in length.
+ * The cost is a sum of terms over at most three consecutive frames, so over the states of the lattice (pairs
+ * of consecutive frames) it is enough to keep the k cheapest ways to come to each (list Viterbi). Equal costs
+ * are settled by the order of candidates, so the answer is always the same. Time and memory are linear in
+ * length.
  *
  * A generator, so that a worker can stop between onsets: it yields its progress at each.
  * @param k how many, at least 1
  */
-export function* searching(task: Task, pins: PinnedDigits, k: number): Generator<Progress, readonly Found[]> {
-  const costs = costsOf(task);
-  const layers: Layer[] = [];
-  let last: Layer | null = null;
-  for (const onset of task.line.onsets) {
-    last = nextLayer(last, candidatesFor(onset, pins, task), onset.index, task, costs, k);
-    layers.push(last);
-    yield { done: onset.index + 1, of: task.line.onsets.length };
+export function* searching(lattice: Lattice, pins: PinnedDigits, k: number): Generator<Progress, readonly Found[]> {
+  const { line } = lattice.task;
+  const ways: Ways[] = [];
+  for (const { index } of line.onsets) {
+    const layer = lattice.layer(index);
+    const open = layer.candidates.map((candidate) => keepsTo(pins, candidate));
+    // Fingers in natural order cannot do what is pinned: the lattice of these very pins can.
+    if (!open.includes(true)) return yield* searching(latticeOf(lattice.task, pins), new Int8Array(pins.length), k);
+    ways.push(waysTo(layer, open, index === 0 ? null : { layer: lattice.layer(index - 1), ways: ways[index - 1]! }, k));
+    yield { done: index + 1, of: line.onsets.length };
   }
-  return last === null ? [{ total: 0, digits: new Int8Array(0) }] : trace(layers, last, task, k);
+  return ways.length === 0 ? [{ total: 0, digits: new Int8Array(0) }] : trace(lattice, ways, k);
 }
 
 /** The same, without stopping. */
 export function search(task: Task, pins: PinnedDigits, k: number): readonly Found[] {
-  return drain(searching(task, pins, k));
+  return drain(searching(latticeOf(task), pins, k));
 }
 
-/** The frames possible at one onset and the states that end in them. */
-interface Layer {
-  /** Frames of the layer before; none in the first layer. */
-  readonly priorFrames: readonly Frame[];
-  readonly frames: readonly Frame[];
-  readonly candidates: readonly Candidate[];
-  /** State s comes from frame `from[s]` of the layer before (0 in the first layer) and ends in frame `to[s]`. */
-  readonly from: Int32Array;
-  readonly to: Int32Array;
-  /** Candidate that leads from the one to the other. */
-  readonly by: Int32Array;
-  /** States ending in frame f are `ending[f]`. */
-  readonly ending: readonly (readonly number[])[];
-  /** For each state its up to k cheapest totals, ascending, and the state and rank each came from. */
+/** Whether a candidate plays every pinned stroke of its onset with the pinned finger. */
+function keepsTo(pins: PinnedDigits, { struck, leftOut }: Candidate): boolean {
+  return struck.every((p) => !pins[p.stroke.index] || pins[p.stroke.index] === p.finger) && leftOut.every((s) => !pins[s.index]);
+}
+
+/** For each state of a layer its up to k cheapest totals, ascending, and the state and rank each came from. */
+interface Ways {
   readonly totals: Float64Array;
   readonly counts: Int32Array;
   readonly backState: Int32Array;
   readonly backRank: Int32Array;
 }
 
-function nextLayer(prior: Layer | null, candidates: readonly Candidate[], index: number, task: Task, costs: Costs, k: number): Layer {
-  const onset = task.line.onsets[index]!;
-  const frames: Frame[] = [];
-  const known = new Map<string | number, number>();
-  const froms = prior === null ? [null] : prior.frames;
-  const count = froms.length * candidates.length;
-  const layer = emptyLayer(prior?.frames ?? [], frames, candidates, count, k);
-  const ending: number[][] = [];
-  let state = 0;
-  for (let f = 0; f < froms.length; f++) {
-    const before = froms[f] as Frame | null;
-    for (let c = 0; c < candidates.length; c++, state++) {
-      const { struck, leftOut } = candidates[c]!;
-      const frame = frameAfter(before, onset, struck, leftOut, task);
-      const key = keyOf(frame, c);
-      let to = known.get(key);
-      if (to === undefined) {
-        known.set(key, (to = frames.length));
-        frames.push(frame);
-        ending.push([]);
-      }
-      layer.from[state] = f;
-      layer.to[state] = to;
-      layer.by[state] = c;
-      ending[to]!.push(state);
-      costs.enter(frame, before);
-      extend(layer, state, prior, f, costs, k);
-    }
-  }
-  return { ...layer, ending };
-}
-
-function emptyLayer(priorFrames: readonly Frame[], frames: readonly Frame[], candidates: readonly Candidate[], count: number, k: number): Layer {
-  return {
-    priorFrames,
-    frames,
-    candidates,
-    from: new Int32Array(count),
-    to: new Int32Array(count),
-    by: new Int32Array(count),
-    ending: [],
+function waysTo(layer: Layer, open: readonly boolean[], prior: { layer: Layer; ways: Ways } | null, k: number): Ways {
+  const count = layer.from.length;
+  const ways: Ways = {
     totals: new Float64Array(count * k),
     counts: new Int32Array(count),
     backState: new Int32Array(count * k),
     backRank: new Int32Array(count * k),
   };
-}
-
-/**
- * Two frames are one when the same fingers strike and the same ones hold the same strokes. What was let go
- * belongs to the step, not to the frame. A hand that strikes nothing stays where it was.
- */
-function keyOf({ struck, held, centre, depth }: Frame, candidate: number): string | number {
-  if (held.length === 0 && struck.length > 0) return candidate;
-  let key = struck.length > 0 ? `${candidate}` : `${candidate}@${centre},${depth}`;
-  for (const p of held) key += `,${p.finger}:${p.stroke.index}`;
-  return key;
+  for (let state = 0; state < count; state++) {
+    if (!open[layer.by[state]!]) continue;
+    const pair = layer.pair[state]!;
+    if (prior === null) keep(ways, state, pair, -1, 0, k);
+    else extend(ways, state, pair, layer, prior.layer.ending[layer.from[state]!]!, prior.ways, k);
+  }
+  return ways;
 }
 
 /** Keeps the k cheapest ways to come to a state over all states that end in the frame before. */
-function extend(layer: Layer, state: number, prior: Layer | null, from: number, costs: Costs, k: number): void {
-  if (prior === null) {
-    layer.totals[state * k] = costs.pair() + costs.triple(null);
-    layer.counts[state] = 1;
-    layer.backState[state * k] = -1;
-    return;
-  }
-  const pair = costs.pair();
-  for (const before of prior.ending[from]!) {
-    const step = pair + costs.triple(prior.priorFrames[prior.from[before]!] ?? null);
+function extend(ways: Ways, state: number, pair: number, layer: Layer, befores: readonly number[], prior: Ways, k: number): void {
+  const start = layer.tripleStart[state]!;
+  for (let n = 0; n < befores.length; n++) {
+    const before = befores[n]!;
+    const step = pair + layer.triple[start + n]!;
     const count = prior.counts[before]!;
     for (let rank = 0; rank < count; rank++) {
-      if (!keep(layer, state, prior.totals[before * k + rank]! + step, before, rank, k)) break;
+      if (!keep(ways, state, prior.totals[before * k + rank]! + step, before, rank, k)) break;
     }
   }
 }
 
 /** Inserts a way into a state's ascending list; false when it is too dear to be kept. */
-function keep(layer: Layer, state: number, total: number, before: number, rank: number, k: number): boolean {
-  const { totals, counts, backState, backRank } = layer;
+function keep({ totals, counts, backState, backRank }: Ways, state: number, total: number, before: number, rank: number, k: number): boolean {
   const base = state * k;
   const count = counts[state]!;
   if (count === k && total >= totals[base + k - 1]!) return false;
@@ -162,23 +108,25 @@ function keep(layer: Layer, state: number, total: number, before: number, rank: 
   return true;
 }
 
-function trace(layers: readonly Layer[], last: Layer, task: Task, k: number): readonly Found[] {
+function trace(lattice: Lattice, ways: readonly Ways[], k: number): readonly Found[] {
+  const last = ways.at(-1)!;
   const ends: { total: number; state: number; rank: number }[] = [];
   for (let state = 0; state < last.counts.length; state++) {
     for (let rank = 0; rank < last.counts[state]!; rank++) ends.push({ total: last.totals[state * k + rank]!, state, rank });
   }
   ends.sort((a, b) => a.total - b.total || a.state - b.state || a.rank - b.rank);
-  return ends.slice(0, k).map(({ total, state, rank }) => ({ total, digits: digitsFrom(layers, state, rank, task, k) }));
+  return ends.slice(0, k).map(({ total, state, rank }) => ({ total, digits: digitsFrom(lattice, ways, state, rank, k) }));
 }
 
-function digitsFrom(layers: readonly Layer[], endState: number, endRank: number, task: Task, k: number): Digits {
-  const digits = new Int8Array(task.line.strokes.length);
+function digitsFrom(lattice: Lattice, ways: readonly Ways[], endState: number, endRank: number, k: number): Digits {
+  const digits = new Int8Array(lattice.task.line.strokes.length);
   let [state, rank] = [endState, endRank];
-  for (let index = layers.length - 1; index >= 0; index--) {
-    const layer = layers[index]!;
+  for (let index = ways.length - 1; index >= 0; index--) {
+    const layer = lattice.layer(index);
     for (const press of layer.candidates[layer.by[state]!]!.struck) digits[press.stroke.index] = press.finger;
     const at = state * k + rank;
-    [state, rank] = [layer.backState[at]!, layer.backRank[at]!];
+    const way = ways[index]!;
+    [state, rank] = [way.backState[at]!, way.backRank[at]!];
   }
   return digits;
 }

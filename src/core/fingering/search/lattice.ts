@@ -1,0 +1,97 @@
+import { candidatesFor, type Candidate, type PinnedDigits } from "../candidates";
+import { frameAfter, type Frame } from "../frame";
+import type { Task } from "../task";
+import { costsOf, type Costs } from "./costs";
+
+/**
+ * The frames possible at one onset, the states that end in them, and what each step costs.
+ *
+ * A frame (what is struck and what is still held) follows from the frame before and the fingers that strike.
+ * A state is a pair of consecutive frames: state s comes from frame `from[s]` of the layer before (0 in the
+ * first layer) and strikes by candidate `by[s]`.
+ */
+export interface Layer {
+  readonly frames: readonly Frame[];
+  readonly candidates: readonly Candidate[];
+  readonly from: Int32Array;
+  readonly by: Int32Array;
+  /** States that end in frame f are `ending[f]`. */
+  readonly ending: readonly (readonly number[])[];
+  /** Cost of state s itself: causes that look at one frame or two. In the first layer all causes. */
+  readonly pair: Float64Array;
+  /** Cost of coming to state s from the n-th state that ends in its first frame: `triple[tripleStart[s] + n]`. */
+  readonly triple: Float64Array;
+  readonly tripleStart: Int32Array;
+}
+
+/** The layers of a line, built when first asked for and kept: pins and k change, steps and their costs do not. */
+export interface Lattice {
+  readonly task: Task;
+  layer(index: number): Layer;
+}
+
+/** @param pins fingers that every layer is confined to; none for a lattice that serves all pins */
+export function latticeOf(task: Task, pins: PinnedDigits = new Int8Array(task.line.strokes.length)): Lattice {
+  const layers: Layer[] = [];
+  const costs = costsOf(task);
+  return {
+    task,
+    layer(index) {
+      while (layers.length <= index) {
+        const at = layers.length;
+        layers.push(nextLayer(layers[at - 1] ?? null, layers[at - 2] ?? null, at, task, pins, costs));
+      }
+      return layers[index]!;
+    },
+  };
+}
+
+function nextLayer(prior: Layer | null, beforePrior: Layer | null, index: number, task: Task, pins: PinnedDigits, costs: Costs): Layer {
+  const onset = task.line.onsets[index]!;
+  const candidates = candidatesFor(onset, pins, task);
+  const froms: readonly (Frame | null)[] = prior === null ? [null] : prior.frames;
+  const count = froms.length * candidates.length;
+  const frames: Frame[] = [];
+  const ending: number[][] = [];
+  const known = new Map<string | number, number>();
+  const [from, by, tripleStart] = [new Int32Array(count), new Int32Array(count), new Int32Array(count)];
+  const pair = new Float64Array(count);
+  const triple = new Float64Array(prior === null ? 0 : prior.ending.reduce((sum, states) => sum + states.length, 0) * candidates.length);
+  let [state, filled] = [0, 0];
+  for (let f = 0; f < froms.length; f++) {
+    for (let c = 0; c < candidates.length; c++, state++) {
+      const { struck, leftOut } = candidates[c]!;
+      const frame = frameAfter(froms[f] as Frame | null, onset, struck, leftOut, task);
+      from[state] = f;
+      by[state] = c;
+      endIn(frame, c, state);
+      costs.enter(frame, froms[f] as Frame | null);
+      pair[state] = costs.pair() + (prior === null ? costs.triple(null) : 0);
+      tripleStart[state] = filled;
+      for (const before of prior?.ending[f] ?? []) triple[filled++] = costs.triple(beforePrior?.frames[prior!.from[before]!] ?? null);
+    }
+  }
+  return { frames, candidates, from, by, ending, pair, triple, tripleStart };
+
+  function endIn(frame: Frame, candidate: number, ends: number): void {
+    const key = keyOf(frame, candidate);
+    let to = known.get(key);
+    if (to === undefined) {
+      known.set(key, (to = frames.length));
+      frames.push(frame);
+      ending.push([]);
+    }
+    ending[to]!.push(ends);
+  }
+}
+
+/**
+ * Two frames are one when the same fingers strike and the same ones hold the same strokes. What was let go
+ * belongs to the step, not to the frame. A hand that strikes nothing stays where it was.
+ */
+function keyOf({ struck, held, centre, depth }: Frame, candidate: number): string | number {
+  if (held.length === 0 && struck.length > 0) return candidate;
+  let key = struck.length > 0 ? `${candidate}` : `${candidate}@${centre},${depth}`;
+  for (const p of held) key += `,${p.finger}:${p.stroke.index}`;
+  return key;
+}
