@@ -18,7 +18,7 @@ ensure_modules() {
 }
 
 sources_hash() {
-  find src public package-lock.json next.config.ts tsconfig.json postcss.config.mjs -type f ! -name '*.test.ts' ! -name '*.test.tsx' -print0 2>/dev/null |
+  find src package-lock.json next.config.ts tsconfig.json postcss.config.mjs -type f ! -name '*.test.ts' ! -name '*.test.tsx' -print0 |
     sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1
 }
 
