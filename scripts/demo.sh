@@ -8,13 +8,22 @@ ensure_node
 ensure_packages postgresql chromium
 ensure_modules
 
+# One demo at a time: a second one says where the first is.
+mkdir -p data
+exec 9> data/demo.lock
+if ! flock -n 9; then
+  say "The demo is running already:"
+  cat data/address 2> /dev/null
+  exit 0
+fi
+
 DATA="$PWD/data/cluster"
 SERVER=
-CLUSTER_STARTED=
 finish() {
   trap - EXIT INT TERM HUP
+  rm -f data/address
   server_stop
-  [ -z "$CLUSTER_STARTED" ] || cluster_stop "$DATA"
+  cluster_stop "$DATA"
 }
 trap finish EXIT
 trap 'exit 130' INT
@@ -28,5 +37,5 @@ PORT=${PORT:-$(free_port)}
 HOST=${HOST:-127.0.0.1}
 server_start "$HOST" "$PORT" data/server.log
 say "Velvet Thumb is ready; Ctrl-C stops it and keeps the data."
-echo "http://$HOST:$PORT"
+echo "http://$HOST:$PORT" | tee data/address
 wait "$SERVER"
