@@ -20,7 +20,7 @@ fi
 DATA="$PWD/data/cluster"
 SERVER=
 finish() {
-  trap - EXIT INT TERM HUP
+  trap '' INT TERM HUP
   rm -f data/address
   server_stop
   cluster_stop "$DATA"
