@@ -9,7 +9,12 @@ const only = (name, from, mayUse) => ({
 module.exports = {
   forbidden: [
     { name: "no-cycles", severity: "error", from: {}, to: { circular: true } },
-    { name: "no-orphans", severity: "error", from: { orphan: true, path: "^src/", pathNot: ["\\.test\\.tsx?$", "^src/app/", "\\.d\\.ts$"] }, to: {} },
+    {
+      name: "no-orphans",
+      severity: "error",
+      from: { orphan: true, path: "^src/", pathNot: ["\\.test\\.tsx?$", "^src/app/", "\\.d\\.ts$"] },
+      to: {},
+    },
     only("core-stands-alone", "^src/core/", "^src/core/"),
     {
       name: "core-is-pure",
@@ -24,12 +29,21 @@ module.exports = {
     only("workers-know-no-screen", "^src/worker/", "^src/(worker|formats|core)/"),
     only("server-knows-no-screen", "^src/server/", "^src/(server|db|formats|core|demo)/"),
     only("screens-go-through-the-server", "^src/components/", "^src/(components|worker|core|server/(types|actions))"),
-    { name: "no-react-below-screens", severity: "error", from: { path: "^src/(core|formats|db|cli|worker|demo)/" }, to: { path: "node_modules/react" } },
+    {
+      name: "no-react-below-screens",
+      severity: "error",
+      from: { path: "^src/(core|formats|db|cli|worker|demo)/" },
+      to: { path: "node_modules/react" },
+    },
   ],
   options: {
     doNotFollow: { path: "node_modules" },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: "tsconfig.json" },
-    enhancedResolveOptions: { exportsFields: ["exports"], conditionNames: ["import", "require", "node", "default", "types"], mainFields: ["module", "main", "types"] },
+    enhancedResolveOptions: {
+      exportsFields: ["exports"],
+      conditionNames: ["import", "require", "node", "default", "types"],
+      mainFields: ["module", "main", "types"],
+    },
   },
 };

@@ -3,7 +3,17 @@ import nextTypeScript from "eslint-config-next/typescript";
 import prettier from "eslint-config-prettier";
 
 const config = [
-  { ignores: [".next/**", "node_modules/**", "data/**", ".test-data/**", "next-env.d.ts", "playwright-report/**", "test-results/**"] },
+  {
+    ignores: [
+      ".next/**",
+      "node_modules/**",
+      "data/**",
+      ".test-data/**",
+      "next-env.d.ts",
+      "playwright-report/**",
+      "test-results/**",
+    ],
+  },
   ...next,
   ...nextTypeScript,
   prettier,
@@ -15,7 +25,14 @@ const config = [
       complexity: ["error", 15],
     },
   },
-  { files: ["src/core/**"], rules: { "@typescript-eslint/no-explicit-any": "error", "no-console": "error", "max-lines-per-function": ["error", { max: 60, skipComments: true }] } },
+  {
+    files: ["src/core/**"],
+    rules: {
+      "@typescript-eslint/no-explicit-any": "error",
+      "no-console": "error",
+      "max-lines-per-function": ["error", { max: 60, skipComments: true }],
+    },
+  },
   { files: [".dependency-cruiser.cjs"], rules: { "@typescript-eslint/no-require-imports": "off" } },
   { files: ["**/*.test.ts"], rules: { "no-console": "off", "max-lines-per-function": "off" } },
 ];

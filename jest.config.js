@@ -2,7 +2,14 @@
 const transform = {
   "^.+\\.(t|j)sx?$": [
     "@swc/jest",
-    { jsc: { parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } }, target: "es2022" }, module: { type: "commonjs" } },
+    {
+      jsc: {
+        parser: { syntax: "typescript", tsx: true },
+        transform: { react: { runtime: "automatic" } },
+        target: "es2022",
+      },
+      module: { type: "commonjs" },
+    },
   ],
 };
 const shared = {
@@ -19,7 +26,12 @@ const config = {
       ...shared,
       displayName: "unit",
       testEnvironment: "node",
-      testMatch: ["<rootDir>/src/**/*.test.ts", "<rootDir>/quality/**/*.test.ts", "<rootDir>/bench/**/*.test.ts", "<rootDir>/tests/*.test.ts"],
+      testMatch: [
+        "<rootDir>/src/**/*.test.ts",
+        "<rootDir>/quality/**/*.test.ts",
+        "<rootDir>/bench/**/*.test.ts",
+        "<rootDir>/tests/*.test.ts",
+      ],
       testPathIgnorePatterns: ["\\.db\\.test\\.ts$", "/node_modules/"],
     },
     {
@@ -27,9 +39,14 @@ const config = {
       displayName: "screen",
       testEnvironment: "jsdom",
       testMatch: ["<rootDir>/src/**/*.test.tsx"],
-      setupFilesAfterEnv: ["@testing-library/jest-dom"],
+      setupFilesAfterEnv: ["<rootDir>/tests/support/screen.ts"],
     },
-    { ...shared, displayName: "database", testEnvironment: "node", testMatch: ["<rootDir>/src/**/*.db.test.ts", "<rootDir>/tests/**/*.db.test.ts"] },
+    {
+      ...shared,
+      displayName: "database",
+      testEnvironment: "node",
+      testMatch: ["<rootDir>/src/**/*.db.test.ts", "<rootDir>/tests/**/*.db.test.ts"],
+    },
   ],
 };
 export default config;

@@ -10,7 +10,8 @@ const STEPS = ["C", "D", "E", "F", "G", "A", "B"];
 
 /** A made-up piece of so many bars of sixteenths. */
 function piece(bars: number): string {
-  const bar = () => Array.from({ length: 16 }, () => noteXml(`${random.pick(STEPS)}${random.whole(4, 5)}`, { length: 3 })).join("");
+  const bar = () =>
+    Array.from({ length: 16 }, () => noteXml(`${random.pick(STEPS)}${random.whole(4, 5)}`, { length: 3 })).join("");
   return scoreXml(Array.from({ length: bars }, bar));
 }
 
@@ -24,7 +25,9 @@ async function drop(text: string, beforeDropping = 0): Promise<number> {
   await page.goto(address);
   await page.waitForTimeout(beforeDropping);
   const from = performance.now();
-  await page.getByLabel("Bring in a score").setInputFiles({ name: "made-up.musicxml", mimeType: "application/xml", buffer: Buffer.from(text) });
+  await page
+    .getByLabel("Bring in a score")
+    .setInputFiles({ name: "made-up.musicxml", mimeType: "application/xml", buffer: Buffer.from(text) });
   await page.locator(".engraving g.note").first().waitFor({ state: "attached" });
   return performance.now() - from;
 }
@@ -46,7 +49,13 @@ for (let i = 0; i < 12; i++) {
       const ring = document.querySelector(`g[data-note] text[fill="var(--velvet)"]`)?.textContent;
       const before = shown();
       const from = performance.now();
-      document.body.dispatchEvent(new KeyboardEvent("keydown", { key: ring === "3" ? "2" : "3", code: ring === "3" ? "Digit2" : "Digit3", bubbles: true }));
+      document.body.dispatchEvent(
+        new KeyboardEvent("keydown", {
+          key: ring === "3" ? "2" : "3",
+          code: ring === "3" ? "Digit2" : "Digit3",
+          bubbles: true,
+        }),
+      );
       let last = from;
       let text = before;
       for (let quiet = 0; quiet < 12; quiet++) {
@@ -56,8 +65,14 @@ for (let i = 0; i < 12; i++) {
       return last - from;
     }),
   );
-  await page.getByRole("status").filter({ hasText: /^Kept$/ }).waitFor();
+  await page
+    .getByRole("status")
+    .filter({ hasText: /^Kept$/ })
+    .waitFor();
 }
 times.sort((a, b) => a - b);
-row("from key press to the last new digit on the score, 64 notes", `${times[6]!.toFixed(0)} ms median, ${times[11]!.toFixed(0)} ms worst of ${times.length}`);
+row(
+  "from key press to the last new digit on the score, 64 notes",
+  `${times[6]!.toFixed(0)} ms median, ${times[11]!.toFixed(0)} ms worst of ${times.length}`,
+);
 await browser.close();

@@ -23,7 +23,10 @@ function study(keys: readonly (number | readonly number[])[]): Study {
 /** A line that walks and leaps. */
 function line(random: Seeded, notes: number): number[] {
   let key = 64;
-  return Array.from({ length: notes }, () => (key = Math.min(88, Math.max(45, key + random.pick([-4, -3, -2, -1, 1, 2, 3, 4, 5, -5, 7, -7])))));
+  return Array.from(
+    { length: notes },
+    () => (key = Math.min(88, Math.max(45, key + random.pick([-4, -3, -2, -1, 1, 2, 3, 4, 5, -5, 7, -7])))),
+  );
 }
 
 /** Four-note chords within an octave. */
@@ -71,7 +74,10 @@ row(`bare bound, ${LOOKUPS} look-ups a note, 10,000 notes`, `${bareBound(10_000)
 for (const notes of [1_000, 10_000]) {
   const given = study(line(random, notes));
   const ms = median(3, () => void bestFingerings(given, {}, 1));
-  row(`search, one line of ${notes} notes`, `${ms.toFixed(0)} ms, ${Math.round(notes / (ms / 1000))} notes a second, ${(ms / bareBound(notes)).toFixed(0)} times the bare bound`);
+  row(
+    `search, one line of ${notes} notes`,
+    `${ms.toFixed(0)} ms, ${Math.round(notes / (ms / 1000))} notes a second, ${(ms / bareBound(notes)).toFixed(0)} times the bare bound`,
+  );
 }
 const struck = study(chords(random, 500));
 const chordMs = median(3, () => void bestFingerings(struck, {}, 1));
@@ -80,9 +86,15 @@ row("search, 500 four-note chords", `${chordMs.toFixed(0)} ms, ${Math.round(2000
 const passage = study(line(random, 64));
 const pinned = passage.passage.notes[30]!.id;
 const cold = median(31, () => void bestFingerings(passage, { [pinned]: 3 } as Pins, 1));
-row("a 64-note passage worked out with a pin, from nothing", `${cold.toFixed(2)} ms, ${(cold / bareBound(64)).toFixed(0)} times the bare bound`);
+row(
+  "a 64-note passage worked out with a pin, from nothing",
+  `${cold.toFixed(2)} ms, ${(cold / bareBound(64)).toFixed(0)} times the bare bound`,
+);
 const lattices = latticesOf(passage);
 const again = median(31, () => void drain(fingering(lattices, { [pinned]: 3 } as Pins, 1)));
-row("the same worked out anew after a pin, on the lattice kept", `${again.toFixed(2)} ms, ${(again / bareBound(64)).toFixed(1)} times the bare bound`);
+row(
+  "the same worked out anew after a pin, on the lattice kept",
+  `${again.toFixed(2)} ms, ${(again / bareBound(64)).toFixed(1)} times the bare bound`,
+);
 row("the 5 best of a 64-note passage", `${median(11, () => void bestFingerings(passage, {}, 5)).toFixed(1)} ms`);
 row("the 40 best of a 64-note passage", `${median(5, () => void bestFingerings(passage, {}, 40)).toFixed(1)} ms`);

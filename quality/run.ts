@@ -6,8 +6,11 @@ const share = (part: number, of: number): string => `${((100 * part) / of).toFix
 for (const table of TABLES) {
   const all = qualityCases(table).map((given) => agreement(given));
   for (const a of all) {
-    if (a.agreed < a.graded) console.log(`${a.name.padEnd(34)} ours ${a.ours}  accepted ${a.nearest}  ${a.agreed}/${a.graded}`);
+    if (a.agreed < a.graded)
+      console.log(`${a.name.padEnd(34)} ours ${a.ours}  accepted ${a.nearest}  ${a.agreed}/${a.graded}`);
   }
   const { notes, graded, whole, cases } = summary(all);
-  console.log(`${table}: ${notes} of ${graded} graded notes (${share(notes, graded)}), ${whole} of ${cases} cases wholly right (${share(whole, cases)})\n`);
+  console.log(
+    `${table}: ${notes} of ${graded} graded notes (${share(notes, graded)}), ${whole} of ${cases} cases wholly right (${share(whole, cases)})\n`,
+  );
 }

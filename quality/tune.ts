@@ -60,7 +60,9 @@ const KNOBS: readonly Knob[] = (Object.keys(RANGES) as (keyof Weights)[]).flatMa
   const range = RANGES[name]!;
   if (!Array.isArray(WEIGHTS[name])) return [{ name, index: null, range }];
   // Only the fourth and fifth finger are weak.
-  return (WEIGHTS[name] as number[]).flatMap((_, index) => (name === "weakFinger" && index < 3 ? [] : [{ name, index, range }]));
+  return (WEIGHTS[name] as number[]).flatMap((_, index) =>
+    name === "weakFinger" && index < 3 ? [] : [{ name, index, range }],
+  );
 });
 
 function withKnobs(values: readonly number[]): Weights {
@@ -87,26 +89,41 @@ interface Sparse {
 }
 
 /** Weights outside the knobs are set to nothing here: they do not bear on single lines, but for crossing. */
-const UNIT = KNOBS.map((_, k) => withKnobs(KNOBS.map((__, i) => (i === k ? 1 : 0)))).map((w) => ({ ...w, crossing: 0 }));
+const UNIT = KNOBS.map((_, k) => withKnobs(KNOBS.map((__, i) => (i === k ? 1 : 0)))).map((w) => ({
+  ...w,
+  crossing: 0,
+}));
 const CROSSING_ONLY = { ...withKnobs(KNOBS.map(() => 0)), crossing: WEIGHTS.crossing };
 
 function layOut(given: QualityCase): LaidOut {
   const manner = { tempo: QUALITY_TEMPO, touch: "legato", pedal: false } as const;
   const line = lineOf(passageOfKeys(given.keys, "1/4", given.side), given.side, manner);
-  const task: Task = { line, hand: handOfRulerSpan(given.side, QUALITY_RULER_SPAN), instrument: FULL_SIZE, manner, weights: WEIGHTS };
+  const task: Task = {
+    line,
+    hand: handOfRulerSpan(given.side, QUALITY_RULER_SPAN),
+    instrument: FULL_SIZE,
+    manner,
+    weights: WEIGHTS,
+  };
   const costs = [...UNIT, CROSSING_ONLY].map((weights) => costsOf({ ...task, weights }));
   const frames = line.onsets.map((onset) =>
-    candidatesFor(onset, new Int8Array(given.keys.length), task).map((c) => frameAfter(null, onset, c.struck, c.leftOut, task)),
+    candidatesFor(onset, new Int8Array(given.keys.length), task).map((c) =>
+      frameAfter(null, onset, c.struck, c.leftOut, task),
+    ),
   );
   const [pairs, triples]: [Sparse[], Sparse[]] = [[], []];
   for (let t = 0; t < frames.length; t++) {
     for (let i = 0; i < (t === 0 ? 1 : FINGERS); i++) {
       for (let j = 0; j < FINGERS; j++) {
         const [now, before] = [frames[t]![j]!, t === 0 ? null : frames[t - 1]![i]!];
-        pairs[(t * FINGERS + i) * FINGERS + j] = sparse(costs.map((c) => (c.enter(now, before), c.pair() + (t === 0 ? c.triple(null) : 0))));
+        pairs[(t * FINGERS + i) * FINGERS + j] = sparse(
+          costs.map((c) => (c.enter(now, before), c.pair() + (t === 0 ? c.triple(null) : 0))),
+        );
         for (let h = 0; t > 0 && h < (t === 1 ? 1 : FINGERS); h++) {
           const earlier: Frame | null = t === 1 ? null : frames[t - 2]![h]!;
-          triples[((t * FINGERS + h) * FINGERS + i) * FINGERS + j] = sparse(costs.map((c) => (c.enter(now, before), c.triple(earlier))));
+          triples[((t * FINGERS + h) * FINGERS + i) * FINGERS + j] = sparse(
+            costs.map((c) => (c.enter(now, before), c.triple(earlier))),
+          );
         }
       }
     }
@@ -126,7 +143,11 @@ function dot({ knobs, amounts }: Sparse, values: Float64Array): number {
 }
 
 /** The cheapest fingers, with some fixed (0 where free), by the same recurrence as the search. */
-function cheapest({ given, pairs, triples }: LaidOut, values: Float64Array, pins: readonly number[]): { total: number; digits: number[] } {
+function cheapest(
+  { given, pairs, triples }: LaidOut,
+  values: Float64Array,
+  pins: readonly number[],
+): { total: number; digits: number[] } {
   const n = given.keys.length;
   const fits = (t: number, f: number): boolean => !pins[t] || pins[t] === f + 1;
   const total = new Float64Array(n * 25).fill(Infinity);
@@ -140,7 +161,10 @@ function cheapest({ given, pairs, triples }: LaidOut, values: Float64Array, pins
         const pair = dot(pairs[(t * FINGERS + i) * FINGERS + j]!, values);
         if (t === 0) total[here] = pair;
         for (let h = 0; t > 0 && h < (t === 1 ? 1 : FINGERS); h++) {
-          const sum = total[(t - 1) * 25 + h * 5 + i]! + pair + dot(triples[((t * FINGERS + h) * FINGERS + i) * FINGERS + j]!, values);
+          const sum =
+            total[(t - 1) * 25 + h * 5 + i]! +
+            pair +
+            dot(triples[((t * FINGERS + h) * FINGERS + i) * FINGERS + j]!, values);
           if (sum < total[here]!) [total[here], back[here]] = [sum, h];
         }
       }
@@ -163,7 +187,9 @@ function backFrom(total: Float64Array, back: Int8Array, n: number): { total: num
 }
 
 const laidOut = TABLES.flatMap((table) => qualityCases(table)).map(layOut);
-const pinsOf = laidOut.map(({ given }) => given.accepted.map((digits) => digits.map((d, i) => (given.graded.includes(i) ? d : 0))));
+const pinsOf = laidOut.map(({ given }) =>
+  given.accepted.map((digits) => digits.map((d, i) => (given.graded.includes(i) ? d : 0))),
+);
 
 function score(knobs: readonly number[]): { share: number; value: number } {
   const values = Float64Array.from([...knobs, 1]);
@@ -203,5 +229,13 @@ for (let round = 0; round < Number(rounds); round++) {
     best = now;
     writeFileSync(out, JSON.stringify(withKnobs(knobs.map((v) => Number(v.toPrecision(3)))), null, 1));
   }
-  if (round % 500 === 499) console.log(round + 1, (100 * now.share).toFixed(2), now.value.toFixed(3), "best", (100 * best.share).toFixed(2), best.value.toFixed(3));
+  if (round % 500 === 499)
+    console.log(
+      round + 1,
+      (100 * now.share).toFixed(2),
+      now.value.toFixed(3),
+      "best",
+      (100 * best.share).toFixed(2),
+      best.value.toFixed(3),
+    );
 }

@@ -2,10 +2,8 @@
 # npm run bench: figures of the core, then of the real interface in the real browser.
 set -euo pipefail
 cd "$(dirname "$0")/.."
-for part in say packages node cluster server own-house; do source "scripts/lib/$part.sh"; done
-ensure_node
-ensure_packages postgresql chromium
-ensure_modules
+source scripts/lib/all.sh
+ensure_all
 ensure_build
 npx tsx bench/run.ts
 own_house bench

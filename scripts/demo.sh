@@ -2,11 +2,9 @@
 # npm run demo: from nothing to the application in the browser; run again, it starts in seconds and keeps the data.
 set -euo pipefail
 cd "$(dirname "$0")/.."
-for part in say packages node cluster server; do source "scripts/lib/$part.sh"; done
+source scripts/lib/all.sh
 
-ensure_node
-ensure_packages postgresql chromium
-ensure_modules
+ensure_all
 
 # One demo at a time: a second one says where the first is.
 mkdir -p data

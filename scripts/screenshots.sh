@@ -2,10 +2,8 @@
 # npm run screenshots: one picture of each main view, from the demo data, into docs/screenshots.
 set -euo pipefail
 cd "$(dirname "$0")/.."
-for part in say packages node cluster server own-house; do source "scripts/lib/$part.sh"; done
-ensure_node
-ensure_packages postgresql chromium
-ensure_modules
+source scripts/lib/all.sh
+ensure_all
 ensure_build
 own_house screenshots
 VELVET_ADDRESS="http://127.0.0.1:$PORT" npx tsx scripts/screenshots.ts

@@ -10,13 +10,21 @@ interface Count {
 }
 
 function jest(name: string): Count {
-  const { numPassedTests, numTotalTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(join(folder, name), "utf8")) as Record<string, number>;
+  const { numPassedTests, numTotalTests, numRuntimeErrorTestSuites } = JSON.parse(
+    readFileSync(join(folder, name), "utf8"),
+  ) as Record<string, number>;
   return { passed: numPassedTests!, failed: numTotalTests! - numPassedTests! + numRuntimeErrorTestSuites! };
 }
 
 function browser(name: string): Count {
-  const { stats, errors } = JSON.parse(readFileSync(join(folder, name), "utf8")) as { stats: Record<string, number>; errors: unknown[] };
-  return { passed: stats["expected"]!, failed: stats["unexpected"]! + stats["flaky"]! + stats["skipped"]! + errors.length };
+  const { stats, errors } = JSON.parse(readFileSync(join(folder, name), "utf8")) as {
+    stats: Record<string, number>;
+    errors: unknown[];
+  };
+  return {
+    passed: stats["expected"]!,
+    failed: stats["unexpected"]! + stats["flaky"]! + stats["skipped"]! + errors.length,
+  };
 }
 
 function suite(name: string, count: (file: string) => Count): readonly [string, Count] {

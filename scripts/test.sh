@@ -2,11 +2,9 @@
 # npm test: sets itself up (own cluster, own port, own data), then checks everything. Last line: N passed, N failed.
 set -uo pipefail
 cd "$(dirname "$0")/.."
-for part in say packages node cluster server own-house; do source "scripts/lib/$part.sh"; done
+source scripts/lib/all.sh
 set -e
-ensure_node
-ensure_packages postgresql chromium
-ensure_modules
+ensure_all
 set +e
 
 DATA="$PWD/.test-data/cluster"

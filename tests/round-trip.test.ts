@@ -26,7 +26,9 @@ function roundTrip(text: string, passage: Passage, fingering: Fingering): void {
   const written = writeFingering(score, part, fingering, (id) => hands.get(id)!);
   const again = passageFrom(opened(written).part, 1, part.bars.length, passage.hands);
   for (const note of again.notes) if (note.id in fingering) expect(note.printed).toBe(fingering[note.id]);
-  expect(again.notes.map((n) => [n.id, n.onset, n.duration, n.pitch])).toEqual(passage.notes.map((n) => [n.id, n.onset, n.duration, n.pitch]));
+  expect(again.notes.map((n) => [n.id, n.onset, n.duration, n.pitch])).toEqual(
+    passage.notes.map((n) => [n.id, n.onset, n.duration, n.pitch]),
+  );
 }
 
 describe("written and read back", () => {
@@ -34,7 +36,9 @@ describe("written and read back", () => {
     const cases = qualityCases(table);
     expect(cases.length).toBeGreaterThan(20);
     for (const { keys, side, accepted } of cases) {
-      const text = scoreXml([keys.map((key) => noteXml(`${SHARPS[key % 12]}${Math.floor(key / 12) - 1}`, { length: 3 })).join("")]);
+      const text = scoreXml([
+        keys.map((key) => noteXml(`${SHARPS[key % 12]}${Math.floor(key / 12) - 1}`, { length: 3 })).join(""),
+      ]);
       const passage = passageFrom(opened(text).part, 1, 1, side);
       expect(passage.notes.map((n) => n.pitch)).toEqual(keys);
       const fingering = Object.fromEntries(passage.notes.map((n, i) => [n.id, accepted[0]![i]!])) as Fingering;
@@ -42,12 +46,15 @@ describe("written and read back", () => {
     }
   });
 
-  it.each(DEMO_PIECES.map(({ score }) => [score.title, score] as const))("the engine's fingering of %s", (_title, score) => {
-    const text = compose(score);
-    const { part } = opened(text);
-    const study = studyOn(passageFrom(part, 1, part.bars.length, "both"), { tempo: score.tempo }, 191);
-    const [best] = bestFingerings(study, {}, 1);
-    expect(Object.keys(best!)).toHaveLength(notesAsked(study).length);
-    roundTrip(text, study.passage, best!);
-  });
+  it.each(DEMO_PIECES.map(({ score }) => [score.title, score] as const))(
+    "the engine's fingering of %s",
+    (_title, score) => {
+      const text = compose(score);
+      const { part } = opened(text);
+      const study = studyOn(passageFrom(part, 1, part.bars.length, "both"), { tempo: score.tempo }, 191);
+      const [best] = bestFingerings(study, {}, 1);
+      expect(Object.keys(best!)).toHaveLength(notesAsked(study).length);
+      roundTrip(text, study.passage, best!);
+    },
+  );
 });

@@ -24,7 +24,12 @@ export default function Layout({ children }: { children: React.ReactNode }) {
           <Places />
           <main className="mx-auto max-w-[1400px] px-6 pb-8">{children}</main>
         </NuqsAdapter>
-        <Toaster position="bottom-center" toastOptions={{ style: { background: "var(--paper-raised)", color: "var(--ink)", borderColor: "var(--hairline)" } }} />
+        <Toaster
+          position="bottom-center"
+          toastOptions={{
+            style: { background: "var(--paper-raised)", color: "var(--ink)", borderColor: "var(--hairline)" },
+          }}
+        />
       </body>
     </html>
   );

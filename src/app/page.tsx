@@ -26,7 +26,11 @@ export default async function Repertoire() {
             {daysText(differenceInCalendarDays(parseISO(d.heldOn), today))}
           </p>
         ))}
-        {pieces.length === 0 && <p className="mt-6 max-w-md">No pieces yet. Bring in a score as MusicXML: drop it on the field at the side, or choose it there.</p>}
+        {pieces.length === 0 && (
+          <p className="mt-6 max-w-md">
+            No pieces yet. Bring in a score as MusicXML: drop it on the field at the side, or choose it there.
+          </p>
+        )}
         <ul className="mt-4">
           {pieces.map((piece) => (
             <Piece key={piece.id} piece={piece} />
@@ -55,12 +59,15 @@ function Piece({ piece }: { piece: PieceListed }) {
             <Link href={`/bench/${passage.id}`} className="flex min-h-11 items-center gap-3 hover:text-velvet">
               <span>{passage.title}</span>
               <span className="text-sm text-soft">
-                bars {passage.fromBar}–{passage.toBar}, {passage.hands === "both" ? "both hands" : `${passage.hands} hand`}, ♩ = {passage.tempo}
+                bars {passage.fromBar}–{passage.toBar},{" "}
+                {passage.hands === "both" ? "both hands" : `${passage.hands} hand`}, ♩ = {passage.tempo}
               </span>
             </Link>
           </li>
         ))}
-        {piece.passages.length === 0 && <li className="flex min-h-11 items-center text-sm text-soft">No passage chosen yet.</li>}
+        {piece.passages.length === 0 && (
+          <li className="flex min-h-11 items-center text-sm text-soft">No passage chosen yet.</li>
+        )}
       </ul>
     </li>
   );

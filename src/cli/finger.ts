@@ -87,7 +87,10 @@ function fingerFile(file: string, wishes: Wishes): object {
   const passage = passageFrom(part, 1, part.bars.length, wishes.hand);
   const study: Study = {
     passage,
-    hands: { right: handOfRulerSpan("right", wishes["span-right"]), left: handOfRulerSpan("left", wishes["span-left"]) },
+    hands: {
+      right: handOfRulerSpan("right", wishes["span-right"]),
+      left: handOfRulerSpan("left", wishes["span-left"]),
+    },
     instrument: FULL_SIZE,
     manner: { tempo: wishes.tempo ?? part.tempo ?? USUAL_TEMPO, touch: "legato", pedal: false },
   };
@@ -97,7 +100,9 @@ function fingerFile(file: string, wishes: Wishes): object {
 /** The notes of the hands asked for, and each option with one entry a note in the same order. */
 function listing(study: Study, options: number): object {
   const asked = new Set(notesAsked(study));
-  const notes = study.passage.notes.filter((note) => asked.has(note.id)).sort((a, b) => compare(a.onset, b.onset) || a.pitch - b.pitch);
+  const notes = study.passage.notes
+    .filter((note) => asked.has(note.id))
+    .sort((a, b) => compare(a.onset, b.onset) || a.pitch - b.pitch);
   const best = notes.length === 0 ? [] : bestFingerings(study, {}, options);
   return {
     notes: notes.map(({ id, bar, onset, pitch, staff }) => ({ id, bar: Number(bar), onset, midi: pitch, staff })),

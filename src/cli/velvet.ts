@@ -1,7 +1,9 @@
 import { finger, FINGER_USAGE } from "./finger";
 
 /** `npm run -s velvet -- COMMAND ...`: the core without browser or database. */
-const COMMANDS: Readonly<Record<string, (args: readonly string[], print: (line: string) => void) => number>> = { finger };
+const COMMANDS: Readonly<Record<string, (args: readonly string[], print: (line: string) => void) => number>> = {
+  finger,
+};
 
 const [name = "", ...args] = process.argv.slice(2);
 const command = COMMANDS[name];

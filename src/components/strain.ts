@@ -8,7 +8,11 @@ export function gradeOf(strain: number): Grade {
   return strain <= 2 * COMFORT ? "work" : "strain";
 }
 
-export const GRADE_COLOUR: Readonly<Record<Grade, string>> = { ease: "var(--felt)", work: "var(--brass)", strain: "var(--vermilion)" };
+export const GRADE_COLOUR: Readonly<Record<Grade, string>> = {
+  ease: "var(--felt)",
+  work: "var(--brass)",
+  strain: "var(--vermilion)",
+};
 
 /** Share of a band's height; the band ends a little beyond the widest, where more would say nothing new. */
 export function heightShare(strain: number): number {

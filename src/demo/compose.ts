@@ -36,7 +36,8 @@ export function compose(piece: Composed): string {
       const notes = bars[bar];
       if (!notes) throw new Error(`${piece.title}: a voice has ${bars.length} bars of ${count}.`);
       const length = notes.reduce((sum, n) => add(sum, n.length), ZERO);
-      if (compare(length, full) !== 0) throw new Error(`${piece.title}, bar ${bar + 1}, voice ${voice}: ${length} of ${full} quarter notes.`);
+      if (compare(length, full) !== 0)
+        throw new Error(`${piece.title}, bar ${bar + 1}, voice ${voice}: ${length} of ${full} quarter notes.`);
       return voiceText(notes, staff, voice, alone, signs[staff - 1]!, ties);
     });
     const backup = `<backup><duration>${division(full)}</duration></backup>`;
@@ -81,13 +82,22 @@ function opening({ fifths, time, tempo, words, leftClef = "F" }: Composed): stri
   );
 }
 
-function voiceText(notes: readonly Written[], staff: number, voice: number, alone: boolean, signs: Signs, ties: Set<string>): string {
+function voiceText(
+  notes: readonly Written[],
+  staff: number,
+  voice: number,
+  alone: boolean,
+  signs: Signs,
+  ties: Set<string>,
+): string {
   const beams = beamsOf(notes);
   const stem = alone ? "" : `<stem>${voice === 1 || voice === 5 ? "up" : "down"}</stem>`;
   return notes
     .map((note, i) => {
       if (note.pitches.length === 0) return `<note><rest/>${timing(note, voice)}<staff>${staff}</staff></note>`;
-      return note.pitches.map((pitch, order) => noteText(note, pitch, order, voice, staff, stem, beams[i]!, signs, ties)).join("");
+      return note.pitches
+        .map((pitch, order) => noteText(note, pitch, order, voice, staff, stem, beams[i]!, signs, ties))
+        .join("");
     })
     .join("");
 }
@@ -125,7 +135,9 @@ function timing(note: Written, voice: number, tie = "", accidental = "", stem = 
   return (
     `<duration>${division(note.length)}</duration>${tie}<voice>${voice}</voice><type>${note.type}</type>${note.dotted ? "<dot/>" : ""}` +
     (accidental ? `<accidental>${accidental}</accidental>` : "") +
-    (note.triplet ? "<time-modification><actual-notes>3</actual-notes><normal-notes>2</normal-notes></time-modification>" : "") +
+    (note.triplet
+      ? "<time-modification><actual-notes>3</actual-notes><normal-notes>2</normal-notes></time-modification>"
+      : "") +
     stem
   );
 }

@@ -24,7 +24,14 @@ export interface WrittenPitch {
   readonly digit: string | null;
 }
 
-const TYPES: Record<string, string> = { "1": "whole", "2": "half", "4": "quarter", "8": "eighth", "16": "16th", "32": "32nd" };
+const TYPES: Record<string, string> = {
+  "1": "whole",
+  "2": "half",
+  "4": "quarter",
+  "8": "eighth",
+  "16": "16th",
+  "32": "32nd",
+};
 const ALTERS: Record<string, number> = { "": 0, n: 0, "#": 1, "##": 2, b: -1, bb: -2 };
 
 /** Bars of one voice. @throws Error naming the token that cannot be read: the demo's own mistake */

@@ -39,7 +39,14 @@ export const DEMO_INSTRUMENT = { name: "Practice-room grand", octaveWidth: 164.5
 
 export const DEMO_RECITAL = { title: "An evening of studies, Lantern Room", date: "2027-03-12" };
 
-const spot = (title: string, fromBar: number, toBar: number, hands: Hands, tempo: number, more: Partial<DemoPassage> = {}): DemoPassage => ({
+const spot = (
+  title: string,
+  fromBar: number,
+  toBar: number,
+  hands: Hands,
+  tempo: number,
+  more: Partial<DemoPassage> = {},
+): DemoPassage => ({
   title,
   fromBar,
   toBar,
@@ -51,11 +58,39 @@ const spot = (title: string, fromBar: number, toBar: number, hands: Hands, tempo
 });
 
 export const DEMO_PIECES: readonly DemoPiece[] = [
-  { score: darkWater, fileName: "dark-water.musicxml", passages: [spot("The run over the black keys", 1, 2, "right", 112), spot("The way back down", 3, 4, "right", 112)] },
-  { score: fourRivers, fileName: "four-rivers.musicxml", passages: [spot("Broken chords, four octaves", 1, 3, "both", 104, { pedal: true })] },
-  { score: ironGate, fileName: "the-iron-gate.musicxml", passages: [spot("Chords at the gate", 1, 2, "right", 66, { touch: "detached", pedal: true })] },
-  { score: highWind, fileName: "cradle-in-a-high-wind.musicxml", passages: [spot("The rocking left hand", 1, 4, "left", 84, { pedal: true })] },
-  { score: doubleWindows, fileName: "double-windows.musicxml", passages: [spot("Thirds up to the turn", 1, 2, "right", 88)] },
-  { score: overLeaves, fileName: "a-voice-over-leaves.musicxml", passages: [spot("Tune held over the leaves", 1, 3, "right", 60)] },
-  { score: weathervane, fileName: "weathervane.musicxml", passages: [spot("The figure in four keys", 1, 4, "right", 120)] },
+  {
+    score: darkWater,
+    fileName: "dark-water.musicxml",
+    passages: [spot("The run over the black keys", 1, 2, "right", 112), spot("The way back down", 3, 4, "right", 112)],
+  },
+  {
+    score: fourRivers,
+    fileName: "four-rivers.musicxml",
+    passages: [spot("Broken chords, four octaves", 1, 3, "both", 104, { pedal: true })],
+  },
+  {
+    score: ironGate,
+    fileName: "the-iron-gate.musicxml",
+    passages: [spot("Chords at the gate", 1, 2, "right", 66, { touch: "detached", pedal: true })],
+  },
+  {
+    score: highWind,
+    fileName: "cradle-in-a-high-wind.musicxml",
+    passages: [spot("The rocking left hand", 1, 4, "left", 84, { pedal: true })],
+  },
+  {
+    score: doubleWindows,
+    fileName: "double-windows.musicxml",
+    passages: [spot("Thirds up to the turn", 1, 2, "right", 88)],
+  },
+  {
+    score: overLeaves,
+    fileName: "a-voice-over-leaves.musicxml",
+    passages: [spot("Tune held over the leaves", 1, 3, "right", 60)],
+  },
+  {
+    score: weathervane,
+    fileName: "weathervane.musicxml",
+    passages: [spot("The figure in four keys", 1, 4, "right", 120)],
+  },
 ];

@@ -10,9 +10,15 @@ export interface FileIssue {
   readonly severity: "refusal" | "remark";
 }
 
-export type Read<T> = { readonly ok: true; readonly value: T; readonly issues: readonly FileIssue[] } | { readonly ok: false; readonly issues: readonly FileIssue[] };
+export type Read<T> =
+  | { readonly ok: true; readonly value: T; readonly issues: readonly FileIssue[] }
+  | { readonly ok: false; readonly issues: readonly FileIssue[] };
 
-export function refusal(code: string, message: string, place: string | null = null): { readonly ok: false; readonly issues: readonly FileIssue[] } {
+export function refusal(
+  code: string,
+  message: string,
+  place: string | null = null,
+): { readonly ok: false; readonly issues: readonly FileIssue[] } {
   return { ok: false, issues: [{ code, message, place, severity: "refusal" }] };
 }
 

@@ -10,11 +10,18 @@ export async function handsData(db: Db, pianistId: string): Promise<HandsData> {
   const hands = await Promise.all(
     SIDES.map(async (side) => {
       const all = await measurements(db, pianistId, side);
-      return { side, measured: all.map(({ measuredOn, rulerSpan }) => ({ measuredOn, rulerSpan })), rulerSpan: all[0]?.rulerSpan ?? HAND.middleRulerSpan };
+      return {
+        side,
+        measured: all.map(({ measuredOn, rulerSpan }) => ({ measuredOn, rulerSpan })),
+        rulerSpan: all[0]?.rulerSpan ?? HAND.middleRulerSpan,
+      };
     }),
   );
   return {
     hands: Object.fromEntries(hands.map((hand) => [hand.side, hand])) as Record<Side, (typeof hands)[number]>,
-    instrument: { name: instrument?.name ?? "Full-size keyboard", octaveWidth: instrument?.octaveWidth ?? KEYBOARD.fullOctaveWidth },
+    instrument: {
+      name: instrument?.name ?? "Full-size keyboard",
+      octaveWidth: instrument?.octaveWidth ?? KEYBOARD.fullOctaveWidth,
+    },
   };
 }

@@ -23,7 +23,10 @@ async function fill(db: Db): Promise<void> {
   const pianistId = player!.id;
   await db.insert(handMeasurement).values(DEMO_MEASUREMENTS.map((m) => ({ ...m, pianistId })));
   await db.insert(instrument).values({ ...DEMO_INSTRUMENT, pianistId });
-  const [evening] = await db.insert(recital).values({ pianistId, title: DEMO_RECITAL.title, heldOn: DEMO_RECITAL.date }).returning();
+  const [evening] = await db
+    .insert(recital)
+    .values({ pianistId, title: DEMO_RECITAL.title, heldOn: DEMO_RECITAL.date })
+    .returning();
   for (const { score, fileName, passages } of DEMO_PIECES) {
     const bytes = new TextEncoder().encode(compose(score));
     const { pieceId } = done(await importPiece(db, pianistId, { name: fileName, bytes }, evening!.id));

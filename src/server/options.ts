@@ -13,7 +13,14 @@ const PinsGiven = z.record(NoteName, Finger).transform((pins) => pins as Pins);
 export const FirstOptionsAsked = z.object({
   passageId: z.uuid(),
   options: z
-    .array(z.object({ name: z.string().regex(/^[A-Z]\d*$/), origin: z.enum(["solved", "printed"]), digits: Digits, pins: PinsGiven }))
+    .array(
+      z.object({
+        name: z.string().regex(/^[A-Z]\d*$/),
+        origin: z.enum(["solved", "printed"]),
+        digits: Digits,
+        pins: PinsGiven,
+      }),
+    )
     .min(1)
     .max(8),
 });
@@ -28,10 +35,17 @@ export const EditAsked = z.object({
   pins: PinsGiven,
 });
 
-export const WalkAsked = z.object({ fingeringId: z.uuid(), onVersion: z.number().int().min(1), way: z.enum(["undo", "redo"]) });
+export const WalkAsked = z.object({
+  fingeringId: z.uuid(),
+  onVersion: z.number().int().min(1),
+  way: z.enum(["undo", "redo"]),
+});
 
 /** Keeps the options a passage opens with; where another window was first, gives back what it kept. */
-export async function addFirstOptions(db: Db, asked: z.infer<typeof FirstOptionsAsked>): Promise<Answer<readonly OptionData[]>> {
+export async function addFirstOptions(
+  db: Db,
+  asked: z.infer<typeof FirstOptionsAsked>,
+): Promise<Answer<readonly OptionData[]>> {
   return { ok: true, value: await addFingerings(db, asked.passageId, asked.options) };
 }
 
@@ -39,7 +53,10 @@ export async function editOption(db: Db, asked: z.infer<typeof EditAsked>): Prom
   return answered(await keepEdit(db, asked));
 }
 
-export async function walkOption(db: Db, { fingeringId, onVersion, way }: z.infer<typeof WalkAsked>): Promise<Answer<Kept>> {
+export async function walkOption(
+  db: Db,
+  { fingeringId, onVersion, way }: z.infer<typeof WalkAsked>,
+): Promise<Answer<Kept>> {
   return answered(await walk(db, fingeringId, onVersion, way));
 }
 

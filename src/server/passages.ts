@@ -36,10 +36,14 @@ export async function addPassage(db: Db, asked: PassageAsked): Promise<Answer<{ 
   const piece = await pieceById(db, asked.pieceId);
   if (!piece) return { ok: false, message: "This piece is not there any more." };
   const { part } = scoreOf(piece);
-  if (asked.toBar > part.bars.length) return { ok: false, message: `The piece has ${part.bars.length} bars; bar ${asked.toBar} is not one of them.` };
+  if (asked.toBar > part.bars.length)
+    return { ok: false, message: `The piece has ${part.bars.length} bars; bar ${asked.toBar} is not one of them.` };
   const music = passageFrom(part, asked.fromBar, asked.toBar, asked.hands);
   if (!music.notes.some((note) => isFor(asked.hands, note.staff, part.staves))) {
-    return { ok: false, message: `Bars ${asked.fromBar} to ${asked.toBar} hold no notes for the ${asked.hands === "both" ? "hands" : `${asked.hands} hand`}.` };
+    return {
+      ok: false,
+      message: `Bars ${asked.fromBar} to ${asked.toBar} hold no notes for the ${asked.hands === "both" ? "hands" : `${asked.hands} hand`}.`,
+    };
   }
   const [made] = await db.insert(passage).values(asked).returning({ id: passage.id });
   return { ok: true, value: { passageId: made!.id } };
@@ -73,7 +77,13 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
     },
     music: excerpt(score, part, fromBar, toBar),
     options,
-    verdicts: verdicts.map(({ kind, fingeringId, reason, author, at }) => ({ kind, fingeringId, reason, author, at: at.toISOString() })),
+    verdicts: verdicts.map(({ kind, fingeringId, reason, author, at }) => ({
+      kind,
+      fingeringId,
+      reason,
+      author,
+      at: at.toISOString(),
+    })),
     recital: dates.find((r) => r.id === piece.recitalId) ?? null,
   };
 }

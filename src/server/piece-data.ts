@@ -28,6 +28,12 @@ export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
     music: excerpt(score, part, 1, Math.min(MOST_ENGRAVED, part.bars.length)),
     beginning: excerpt(score, part, 1, Math.min(BEGINNING, part.bars.length)),
     remarks: read.issues.map(wording),
-    passages: (listed?.passages ?? []).map(({ id: passageId, title, fromBar, toBar, hands }) => ({ id: passageId, title, fromBar, toBar, hands })),
+    passages: (listed?.passages ?? []).map(({ id: passageId, title, fromBar, toBar, hands }) => ({
+      id: passageId,
+      title,
+      fromBar,
+      toBar,
+      hands,
+    })),
   };
 }

@@ -56,7 +56,13 @@ export interface PieceData {
   /** The first bars alone, quickly engraved. */
   readonly beginning: string;
   readonly remarks: readonly string[];
-  readonly passages: readonly { readonly id: string; readonly title: string; readonly fromBar: number; readonly toBar: number; readonly hands: "right" | "left" | "both" }[];
+  readonly passages: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly fromBar: number;
+    readonly toBar: number;
+    readonly hands: "right" | "left" | "both";
+  }[];
 }
 
 export interface HandData {

@@ -6,9 +6,13 @@ import type { FingeringService } from "./fingering-service";
 const started: { engraver?: Remote<Engraver>; fingering?: Remote<FingeringService> } = {};
 
 export function engraver(): Remote<Engraver> {
-  return (started.engraver ??= wrap<Engraver>(new Worker(new URL("./engraver.worker.ts", import.meta.url), { type: "module" })));
+  return (started.engraver ??= wrap<Engraver>(
+    new Worker(new URL("./engraver.worker.ts", import.meta.url), { type: "module" }),
+  ));
 }
 
 export function fingeringWorker(): Remote<FingeringService> {
-  return (started.fingering ??= wrap<FingeringService>(new Worker(new URL("./fingering.worker.ts", import.meta.url), { type: "module" })));
+  return (started.fingering ??= wrap<FingeringService>(
+    new Worker(new URL("./fingering.worker.ts", import.meta.url), { type: "module" }),
+  ));
 }

@@ -3,13 +3,28 @@ import type { StudyData } from "@/core/fingering/study-data";
 import type { Pins } from "@/core/fingering/fingering";
 import { fingeringService } from "./fingering-service";
 
-const short: StudyData = { passage: passageOfKeys([60, 62, 64], "1/4", "right"), spans: { right: 200, left: 200 }, octaveWidth: 164.5, manner: { tempo: 90, touch: "legato", pedal: false } };
-const long: StudyData = { ...short, passage: passageOfKeys(Array.from({ length: 400 }, (_, i) => 60 + ((i * 5) % 13)), "1/4", "right") };
+const short: StudyData = {
+  passage: passageOfKeys([60, 62, 64], "1/4", "right"),
+  spans: { right: 200, left: 200 },
+  octaveWidth: 164.5,
+  manner: { tempo: 90, touch: "legato", pedal: false },
+};
+const long: StudyData = {
+  ...short,
+  passage: passageOfKeys(
+    Array.from({ length: 400 }, (_, i) => 60 + ((i * 5) % 13)),
+    "1/4",
+    "right",
+  ),
+};
 
 /** A service whose every onset takes longer than a stretch, so that it breathes after each. */
 function slowService() {
   let time = 0;
-  return fingeringService(() => new Promise((resolve) => setImmediate(resolve)), () => (time += 10));
+  return fingeringService(
+    () => new Promise((resolve) => setImmediate(resolve)),
+    () => (time += 10),
+  );
 }
 
 describe("the fingering service", () => {

@@ -10,8 +10,21 @@ class Server {
   constructor(readonly port: number) {}
 
   async start(): Promise<void> {
-    this.process = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(this.port)], { stdio: "ignore" });
-    await expect.poll(() => fetch(`http://127.0.0.1:${this.port}/health`).then((r) => r.ok, () => false), { timeout: 30_000 }).toBe(true);
+    this.process = spawn(
+      process.execPath,
+      ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(this.port)],
+      { stdio: "ignore" },
+    );
+    await expect
+      .poll(
+        () =>
+          fetch(`http://127.0.0.1:${this.port}/health`).then(
+            (r) => r.ok,
+            () => false,
+          ),
+        { timeout: 30_000 },
+      )
+      .toBe(true);
   }
 
   async kill(): Promise<void> {
@@ -35,7 +48,10 @@ test("nothing that was shown as kept is lost when the server is killed between c
   test.setTimeout(180_000);
   const server = new Server(await freePort());
   await server.start();
-  const context = await browser.newContext({ baseURL: `http://127.0.0.1:${server.port}`, viewport: { width: 1280, height: 800 } });
+  const context = await browser.newContext({
+    baseURL: `http://127.0.0.1:${server.port}`,
+    viewport: { width: 1280, height: 800 },
+  });
   const page = await context.newPage();
   try {
     await openOnBench(page, { title: "Through a power cut" });

@@ -71,7 +71,9 @@ test("from a score to the verdict and the marked score", async ({ page }) => {
     await page.getByRole("button", { name: "Take it" }).click();
     await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Option A is taken.");
     await page.reload();
-    await expect(page.getByRole("region", { name: "Verdict" })).toContainText("It keeps the hand closed over the join.");
+    await expect(page.getByRole("region", { name: "Verdict" })).toContainText(
+      "It keeps the hand closed over the join.",
+    );
     await page.getByRole("button", { name: "Reopen" }).click();
     await expect(page.getByRole("list", { name: "Earlier verdicts" })).toContainText("A taken");
   });
@@ -80,11 +82,20 @@ test("from a score to the verdict and the marked score", async ({ page }) => {
     await page.getByRole("link", { name: "Bench" }).click();
     await engraved(page);
     const shown = await digitsShown(page);
-    const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Export A" }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("link", { name: "Export A" }).click(),
+    ]);
     const text = readFileSync((await download.path())!, "utf8");
     const written = [...text.matchAll(/<fingering placement="above">(\d)<\/fingering>/g)].map((m) => m[1]);
-    expect(written).toEqual(Object.keys(shown).sort(byName).map((id) => shown[id]));
-    expect(text.replace(/<notations><technical><fingering placement="above">\d<\/fingering><\/technical><\/notations>/g, "")).toBe(RUN);
+    expect(written).toEqual(
+      Object.keys(shown)
+        .sort(byName)
+        .map((id) => shown[id]),
+    );
+    expect(
+      text.replace(/<notations><technical><fingering placement="above">\d<\/fingering><\/technical><\/notations>/g, ""),
+    ).toBe(RUN);
   });
 
   expect(problems).toEqual([]);

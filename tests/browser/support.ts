@@ -14,17 +14,25 @@ export const BROWSER_ARGS = [
 /** A made-up piece of three bars: a run, a broken chord with a chord, and a bar with a printed digit. */
 export const RUN = scoreXml([
   ["C4", "D4", "E4", "F4", "G4", "A4", "B4", "C5"].map((p) => noteXml(p, { length: 6 })).join(""),
-  ["E4", "G4", "C5", "G4"].map((p) => noteXml(p, { length: 6 })).join("") + noteXml("C4", { length: 24 }) + noteXml("E4", { length: 24, chord: true }) + noteXml("G4", { length: 24, chord: true }),
+  ["E4", "G4", "C5", "G4"].map((p) => noteXml(p, { length: 6 })).join("") +
+    noteXml("C4", { length: 24 }) +
+    noteXml("E4", { length: 24, chord: true }) +
+    noteXml("G4", { length: 24, chord: true }),
   noteXml("F4", { length: 48, notations: "<notations><technical><fingering>4</fingering></technical></notations>" }),
 ]);
 
 export async function importScore(page: Page, text: string, name = "a-run.musicxml"): Promise<void> {
   await page.goto("/");
-  await page.getByLabel("Bring in a score").setInputFiles({ name, mimeType: "application/xml", buffer: Buffer.from(bytes(text)) });
+  await page
+    .getByLabel("Bring in a score")
+    .setInputFiles({ name, mimeType: "application/xml", buffer: Buffer.from(bytes(text)) });
 }
 
 /** Imports a piece and opens its first bars on the Bench. */
-export async function openOnBench(page: Page, { title, bars = [1, 2], text = RUN }: { title: string; bars?: [number, number]; text?: string }): Promise<void> {
+export async function openOnBench(
+  page: Page,
+  { title, bars = [1, 2], text = RUN }: { title: string; bars?: [number, number]; text?: string },
+): Promise<void> {
   await importScore(page, text);
   await expect(page.getByRole("form", { name: "New passage" })).toBeVisible();
   await page.getByLabel("Name").fill(title);
@@ -47,7 +55,12 @@ export async function engraved(page: Page): Promise<void> {
 export async function digitsShown(page: Page, option = "A"): Promise<Record<string, string>> {
   return page
     .locator(`g[data-layer="${option}"]`)
-    .evaluateAll((all) => Object.fromEntries(all.map((g) => [g.getAttribute("data-note"), g.querySelector("text")!.textContent])) as Record<string, string>);
+    .evaluateAll(
+      (all) =>
+        Object.fromEntries(
+          all.map((g) => [g.getAttribute("data-note"), g.querySelector("text")!.textContent]),
+        ) as Record<string, string>,
+    );
 }
 
 export async function kept(page: Page): Promise<void> {

@@ -57,7 +57,8 @@ describe("the demo", () => {
     const [row] = (await db.select().from(passage)).filter((p) => p.title.includes("four keys"));
     const printed = (await fingeringsOf(db, row!.id)).find((o) => o.origin === "printed")!;
     expect(Object.keys(printed.pins).length).toBe(8);
-    for (const [note, finger] of Object.entries(printed.pins)) expect(printed.digits[note as keyof typeof printed.digits]).toBe(finger);
+    for (const [note, finger] of Object.entries(printed.pins))
+      expect(printed.digits[note as keyof typeof printed.digits]).toBe(finger);
   });
 });
 
@@ -87,11 +88,20 @@ describe("passages and verdicts", () => {
 
   it("refuses bars the piece does not have and bars without notes for the hand", async () => {
     const { id } = await player(db);
-    const made = await importPiece(db, id, { name: "one.xml", bytes: bytes(scoreXml([noteXml("C4", { length: 48 })], { staves: 2 })) });
+    const made = await importPiece(db, id, {
+      name: "one.xml",
+      bytes: bytes(scoreXml([noteXml("C4", { length: 48 })], { staves: 2 })),
+    });
     if (!made.ok) throw new Error(made.message);
     const { pieceId } = made.value;
-    expect(await addPassage(db, { ...asked, pieceId, toBar: 2 })).toMatchObject({ ok: false, message: expect.stringContaining("1 bars") });
-    expect(await addPassage(db, { ...asked, pieceId, hands: "left" })).toMatchObject({ ok: false, message: expect.stringContaining("left hand") });
+    expect(await addPassage(db, { ...asked, pieceId, toBar: 2 })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining("1 bars"),
+    });
+    expect(await addPassage(db, { ...asked, pieceId, hands: "left" })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining("left hand"),
+    });
     expect(await addPassage(db, { ...asked, pieceId: randomUUID() })).toMatchObject({ ok: false });
   });
 
@@ -109,12 +119,26 @@ describe("passages and verdicts", () => {
   it("adds verdicts as events, once each, only for options of the passage", async () => {
     const [first, second] = await db.select().from(passage);
     const option = (await fingeringsOf(db, first!.id))[0]!;
-    const verdict = { id: randomUUID(), passageId: first!.id, kind: "taken", fingeringId: option.id, reason: "lies closer", author: "M" } as const;
+    const verdict = {
+      id: randomUUID(),
+      passageId: first!.id,
+      kind: "taken",
+      fingeringId: option.id,
+      reason: "lies closer",
+      author: "M",
+    } as const;
     await addVerdict(db, verdict);
     const again = await addVerdict(db, verdict);
     expect(again).toMatchObject({ ok: true, value: [{ kind: "taken", reason: "lies closer" }] });
     expect(await addVerdict(db, { ...verdict, id: randomUUID(), passageId: second!.id })).toMatchObject({ ok: false });
-    await addVerdict(db, { id: randomUUID(), passageId: first!.id, kind: "reopened", fingeringId: null, reason: "", author: "M" });
+    await addVerdict(db, {
+      id: randomUUID(),
+      passageId: first!.id,
+      kind: "reopened",
+      fingeringId: null,
+      reason: "",
+      author: "M",
+    });
     expect((await passageData(db, first!.id))!.verdicts.map((v) => v.kind)).toEqual(["taken", "reopened"]);
     expect(VerdictAsked.safeParse({ ...verdict, reason: " " }).success).toBe(false);
   });

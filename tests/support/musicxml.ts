@@ -26,7 +26,10 @@ interface NoteMade {
 }
 
 /** One <note>; the length in divisions, twelve to a quarter. */
-export function noteXml(pitch: string, { length = DIVISIONS, staff = 1, voice = 1, chord, grace, tie = [], notations = "", lyric }: NoteMade = {}): string {
+export function noteXml(
+  pitch: string,
+  { length = DIVISIONS, staff = 1, voice = 1, chord, grace, tie = [], notations = "", lyric }: NoteMade = {},
+): string {
   const [, step, alter, octave] = /^([A-G])(#|b)?(\d)$/.exec(pitch)!;
   const sound =
     `<pitch><step>${step}</step>${alter ? `<alter>${alter === "#" ? 1 : -1}</alter>` : ""}<octave>${octave}</octave></pitch>` +

@@ -20,7 +20,12 @@ export function studyOn(passage: Passage, manner: Partial<Manner> = {}, span = 2
 }
 
 /** The same of bare keys in sixteenths; an inner list is a chord. */
-export function studyOfKeys(keys: readonly (number | readonly number[])[], side: Side = "right", manner: Partial<Manner> = {}, span = 205): Study {
+export function studyOfKeys(
+  keys: readonly (number | readonly number[])[],
+  side: Side = "right",
+  manner: Partial<Manner> = {},
+  span = 205,
+): Study {
   return studyOn(passageOfKeys(keys, "1/4", side), manner, span);
 }
 

@@ -14,7 +14,10 @@ export async function POST(request: Request): Promise<Response> {
   );
   if (!(file instanceof File)) return refused("No file came with the request.", 400);
   const db = database();
-  const answer = await importPiece(db, (await player(db)).id, { name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
+  const answer = await importPiece(db, (await player(db)).id, {
+    name: file.name,
+    bytes: new Uint8Array(await file.arrayBuffer()),
+  });
   if (!answer.ok) return refused(answer.message, 422);
   revalidatePath("/");
   return Response.json(answer.value);

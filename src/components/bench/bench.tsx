@@ -56,15 +56,32 @@ export function Bench({ data }: { data: PassageData }) {
       </PassageTitle>
       <div className="grid gap-6 lg:grid-cols-[1fr_19rem]">
         <div className="min-w-0 [--covered-below:min(17rem,36dvh)]">
-          <div role="group" aria-label="Score. Arrows walk through the notes, digits 1 to 5 pin a finger, Backspace lifts it.">
-            <Score music={data.music} notes={view.notes} steps={view.steps} layers={layers} lanes={lanes} selected={note} onSelect={chooseNote} />
+          <div
+            role="group"
+            aria-label="Score. Arrows walk through the notes, digits 1 to 5 pin a finger, Backspace lifts it."
+          >
+            <Score
+              music={data.music}
+              notes={view.notes}
+              steps={view.steps}
+              layers={layers}
+              lanes={lanes}
+              selected={note}
+              onSelect={chooseNote}
+            />
           </div>
           <p aria-live="polite" className="sr-only">
             {step && inView && stepText(step, view.study.passage, inView.option.digits)}
           </p>
           {inView && step && (
             <div className="sticky bottom-0 border-t border-hairline bg-paper pt-2">
-              <KeyboardView study={view.study} steps={view.steps} at={at} fingering={inView.option.digits} label={`Hands on the keys at ${place}`} />
+              <KeyboardView
+                study={view.study}
+                steps={view.steps}
+                at={at}
+                fingering={inView.option.digits}
+                label={`Hands on the keys at ${place}`}
+              />
             </div>
           )}
         </div>
@@ -72,14 +89,22 @@ export function Bench({ data }: { data: PassageData }) {
           <WorkingOut working={first.working} onStop={first.stop} onBegin={first.begin} />
           {inView && (
             <>
-              <OptionCards all={view.all} chosen={inView.option.name} taken={data.verdicts.at(-1)?.fingeringId ?? null} peakPlace={(judged) => peakPlace(view, judged)} onChoose={chooseOption} />
+              <OptionCards
+                all={view.all}
+                chosen={inView.option.name}
+                taken={data.verdicts.at(-1)?.fingeringId ?? null}
+                peakPlace={(judged) => peakPlace(view, judged)}
+                onChoose={chooseOption}
+              />
               {note && <FingerPad option={inView.option} note={note} onPin={pin} onWalk={walk} />}
               <Causes all={view.all} note={note} title={capital(place)} />
             </>
           )}
         </aside>
       </div>
-      {held.outdated && <OutdatedDialog outdated={held.outdated} notes={view.asked} onTheirs={held.keepTheirs} onMine={held.keepMine} />}
+      {held.outdated && (
+        <OutdatedDialog outdated={held.outdated} notes={view.asked} onTheirs={held.keepTheirs} onMine={held.keepMine} />
+      )}
     </div>
   );
 }

@@ -22,7 +22,14 @@ export function Causes({ all, note, title }: { all: readonly OptionJudged[]; not
             <ul className="text-sm">
               {(found?.causes ?? []).map((cause, i) => (
                 <li key={i} className="flex items-baseline gap-2 py-0.5">
-                  <span aria-hidden className="h-2 shrink-0 self-center" style={{ width: `${Math.min(40, Math.max(2, cause.strain))}px`, background: GRADE_COLOUR[gradeOf(cause.strain)] }} />
+                  <span
+                    aria-hidden
+                    className="h-2 shrink-0 self-center"
+                    style={{
+                      width: `${Math.min(40, Math.max(2, cause.strain))}px`,
+                      background: GRADE_COLOUR[gradeOf(cause.strain)],
+                    }}
+                  />
                   <span>{cause.words}</span>
                   <span className="ml-auto pl-2">{strainText(cause.strain)}</span>
                 </li>

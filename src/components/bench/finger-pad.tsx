@@ -19,7 +19,13 @@ export function FingerPad({ option, note, onPin, onWalk }: Props) {
   return (
     <div className="flex flex-wrap gap-1" role="group" aria-label="Finger for the chosen note">
       {FINGERS.map((finger) => (
-        <Button key={finger} onClick={() => onPin(finger)} aria-pressed={pinned === finger} aria-label={`Pin finger ${finger}`} className={look(finger)}>
+        <Button
+          key={finger}
+          onClick={() => onPin(finger)}
+          aria-pressed={pinned === finger}
+          aria-label={`Pin finger ${finger}`}
+          className={look(finger)}
+        >
           {finger}
         </Button>
       ))}

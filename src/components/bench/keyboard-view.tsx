@@ -26,10 +26,23 @@ export function KeyboardView({ study, steps, at, fingering, label }: Props) {
   const [lowest, highest] = useMemo(() => keyRange(study), [study]);
   const step = steps[at];
   return (
-    <Keyboard instrument={study.instrument} lowest={lowest} highest={highest} front={95} beside={0} label={label} className="max-h-[min(16rem,34dvh)] w-full">
+    <Keyboard
+      instrument={study.instrument}
+      lowest={lowest}
+      highest={highest}
+      front={95}
+      beside={0}
+      label={label}
+      className="max-h-[min(16rem,34dvh)] w-full"
+    >
       {step &&
         SIDES.map((side) => (
-          <HandDrawing key={side} hand={study.hands[side]} contacts={contacts[at]![side]} striking={strikingOf(study, step, fingering, side)} />
+          <HandDrawing
+            key={side}
+            hand={study.hands[side]}
+            contacts={contacts[at]![side]}
+            striking={strikingOf(study, step, fingering, side)}
+          />
         ))}
     </Keyboard>
   );

@@ -8,7 +8,11 @@ export interface OptionJudged {
   readonly judged: Judged;
 }
 
-const ORIGINS: Record<OptionData["origin"], string> = { solved: "worked out", printed: "as printed", typed: "your own" };
+const ORIGINS: Record<OptionData["origin"], string> = {
+  solved: "worked out",
+  printed: "as printed",
+  typed: "your own",
+};
 
 interface Props {
   readonly all: readonly OptionJudged[];
@@ -38,7 +42,14 @@ export function OptionCards({ all, chosen, taken, peakPlace, onChoose }: Props) 
           </span>
           <span className="pr-1 text-right">
             <span className="text-lg">{strainText(judged.strain)}</span>
-            <span aria-hidden className="mt-0.5 block h-1" style={{ background: GRADE_COLOUR[gradeOf(judged.strain)], width: `${Math.min(56, Math.max(4, judged.strain))}px` }} />
+            <span
+              aria-hidden
+              className="mt-0.5 block h-1"
+              style={{
+                background: GRADE_COLOUR[gradeOf(judged.strain)],
+                width: `${Math.min(56, Math.max(4, judged.strain))}px`,
+              }}
+            />
           </span>
         </RadioGroup.Item>
       ))}

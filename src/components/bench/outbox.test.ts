@@ -4,7 +4,10 @@ describe("the outbox", () => {
   it("sends changes one after another and says when all is kept", async () => {
     const states: Keeping[] = [];
     const order: string[] = [];
-    const box = outbox((s) => states.push(s), async () => undefined);
+    const box = outbox(
+      (s) => states.push(s),
+      async () => undefined,
+    );
     const change = (name: string) => async () => {
       order.push(`${name} sent`);
       await Promise.resolve();
@@ -20,7 +23,10 @@ describe("the outbox", () => {
   it("tries again until the server answers, waiting longer each time, and loses nothing", async () => {
     const states: Keeping[] = [];
     const waits: number[] = [];
-    const box = outbox((s) => states.push(s), async (ms) => void waits.push(ms));
+    const box = outbox(
+      (s) => states.push(s),
+      async (ms) => void waits.push(ms),
+    );
     let attempts = 0;
     box.send(async () => {
       if (++attempts < 6) throw new Error("no answer");

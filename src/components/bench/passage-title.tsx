@@ -5,7 +5,13 @@ import type { PassageData } from "@/server/types";
 const HANDS = { right: "right hand", left: "left hand", both: "both hands" } as const;
 
 /** What is worked on, with what can be done about it at the right. */
-export function PassageTitle({ data: { piece, title, bars, study }, children }: { data: PassageData; children?: ReactNode }) {
+export function PassageTitle({
+  data: { piece, title, bars, study },
+  children,
+}: {
+  data: PassageData;
+  children?: ReactNode;
+}) {
   const { tempo, touch, pedal } = study.manner;
   return (
     <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline pb-2">

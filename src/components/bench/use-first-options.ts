@@ -7,7 +7,8 @@ import { keepFirstOptions } from "@/server/actions";
 import type { OptionData, PassageData } from "@/server/types";
 import { fingeringWorker } from "@/worker/clients";
 
-export type Working = { readonly state: "idle" } | { readonly state: "working"; readonly share: number } | { readonly state: "stopped" };
+export type Working =
+  { readonly state: "idle" } | { readonly state: "working"; readonly share: number } | { readonly state: "stopped" };
 
 interface FirstOptions {
   readonly working: Working;
@@ -20,7 +21,9 @@ export function useFirstOptions(data: PassageData, onKept: (options: readonly Op
   const missing = data.options.length === 0;
   const [working, setWorking] = useState<Working>(missing ? { state: "working", share: 0 } : { state: "idle" });
   const workOut = useCallback(async (): Promise<void> => {
-    const onProgress = proxy(({ done, of }: { done: number; of: number }) => setWorking({ state: "working", share: done / of }));
+    const onProgress = proxy(({ done, of }: { done: number; of: number }) =>
+      setWorking({ state: "working", share: done / of }),
+    );
     const answer = await fingeringWorker().firstOptions(onProgress);
     if (answer.stopped) return setWorking({ state: "stopped" });
     const options = answer.found.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));

@@ -78,7 +78,8 @@ export function useOptions(data: PassageData): OptionsInHand {
     (change: Change) => {
       const id = crypto.randomUUID();
       box.send(async () => {
-        if (conflict.current?.theirs.id === change.fingeringId) return setConflict({ ...conflict.current, mine: change });
+        if (conflict.current?.theirs.id === change.fingeringId)
+          return setConflict({ ...conflict.current, mine: change });
         const onVersion = newest.current.find((o) => o.id === change.fingeringId)!.version;
         const answer = await changeOption({ id, onVersion, ...change });
         if (!answer.ok) return refused(answer.message);
@@ -119,7 +120,8 @@ export function useOptions(data: PassageData): OptionsInHand {
         const answer: Answer<Kept> = await walkEdits({ fingeringId: optionId, onVersion: option.version, way });
         if (!answer.ok) return refused(answer.message);
         replace(optionId, answer.value.now);
-        if (answer.value.outcome === "outdated") toast("Another window had changed this option; it is shown as it stands now.");
+        if (answer.value.outcome === "outdated")
+          toast("Another window had changed this option; it is shown as it stands now.");
       });
     },
     [box, replace],

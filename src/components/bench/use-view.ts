@@ -42,14 +42,21 @@ function judgeOf(study: Study): (digits: Fingering) => Judged {
 }
 
 /** The note in hand, kept in the address; `fallback` where the address names none of the passage. */
-export function useNoteInHand({ asked, steps }: PassageView, fallback: NoteId | undefined): { note: NoteId | null; at: number; choose: (note: NoteId) => void } {
+export function useNoteInHand(
+  { asked, steps }: PassageView,
+  fallback: NoteId | undefined,
+): { note: NoteId | null; at: number; choose: (note: NoteId) => void } {
   const [named, setNamed] = useQueryState("note", parseAsString.withDefault(""));
   const note = (asked.includes(named as NoteId) ? named : (fallback ?? asked[0] ?? null)) as NoteId | null;
   return { note, at: note ? stepOf(steps, note) : -1, choose: (next) => void setNamed(next) };
 }
 
 /** The option in view, by the letter in the address. */
-export function useOptionInView(all: readonly OptionJudged[], key: string, fallback: number): { option: OptionJudged | undefined; choose: (name: string) => void } {
+export function useOptionInView(
+  all: readonly OptionJudged[],
+  key: string,
+  fallback: number,
+): { option: OptionJudged | undefined; choose: (name: string) => void } {
   const [named, setNamed] = useQueryState(key, parseAsString.withDefault(""));
   return { option: all.find((o) => o.option.name === named) ?? all[fallback], choose: (name) => void setNamed(name) };
 }
@@ -61,7 +68,9 @@ export function useLanes({ all, asked }: PassageView, inView: OptionJudged | und
       all.map(({ option, judged }) => ({
         name: option.name,
         judged,
-        written: new Set(inView && option.id !== inView.option.id ? differences(asked, option.digits, inView.option.digits) : []),
+        written: new Set(
+          inView && option.id !== inView.option.id ? differences(asked, option.digits, inView.option.digits) : [],
+        ),
       })),
     [all, asked, inView],
   );

@@ -18,7 +18,9 @@ describe("words for places", () => {
   it("read out a step with its notes, hand and fingers", () => {
     const study = studyOfKeys([[60, 70]]);
     const [step] = stepsOf(study);
-    expect(stepText(step!, study.passage, fingered(study, "14"))).toBe("bar 1, beat 1: C 4, right hand, finger 1; B flat 4, right hand, finger 4");
+    expect(stepText(step!, study.passage, fingered(study, "14"))).toBe(
+      "bar 1, beat 1: C 4, right hand, finger 1; B flat 4, right hand, finger 4",
+    );
     expect(stepText(step!, study.passage, {} as Fingering)).toContain("no finger");
     expect(capital("bar 1")).toBe("Bar 1");
   });

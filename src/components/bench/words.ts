@@ -5,7 +5,20 @@ import type { Note, NoteId } from "@/core/passage/note";
 import { handOf, type Passage } from "@/core/passage/passage";
 import { add, toNumber, type Beats } from "@/core/time/beats";
 
-const FRACTIONS = [[0, ""], [1 / 4, "¼"], [1 / 2, "½"], [3 / 4, "¾"], [1 / 3, "⅓"], [2 / 3, "⅔"], [1 / 6, "⅙"], [5 / 6, "⅚"], [1 / 8, "⅛"], [3 / 8, "⅜"], [5 / 8, "⅝"], [7 / 8, "⅞"]] as const;
+const FRACTIONS = [
+  [0, ""],
+  [1 / 4, "¼"],
+  [1 / 2, "½"],
+  [3 / 4, "¾"],
+  [1 / 3, "⅓"],
+  [2 / 3, "⅔"],
+  [1 / 6, "⅙"],
+  [5 / 6, "⅚"],
+  [1 / 8, "⅛"],
+  [3 / 8, "⅜"],
+  [5 / 8, "⅝"],
+  [7 / 8, "⅞"],
+] as const;
 
 /** "bar 3, beat 2¼": beats counted from 1, in quarter notes. */
 export function placeText(bar: string, beat: Beats): string {
@@ -18,7 +31,13 @@ export function placeText(bar: string, beat: Beats): string {
 
 /** A step read out: place, notes and fingers. */
 export function stepText(step: Step, passage: Passage, fingering: Fingering): string {
-  const notes = step.notes.map((id) => noteText(passage.notes.find((n) => n.id === id)!, passage, fingering));
+  const notes = step.notes.map((id) =>
+    noteText(
+      passage.notes.find((n) => n.id === id)!,
+      passage,
+      fingering,
+    ),
+  );
   return `${placeText(step.bar, step.beat)}: ${notes.join("; ")}`;
 }
 

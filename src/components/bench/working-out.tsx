@@ -3,7 +3,15 @@ import { Button } from "../ui/button";
 import type { Working } from "./use-first-options";
 
 /** The search at work, with how far it has come and a way to stop it. */
-export function WorkingOut({ working, onStop, onBegin }: { working: Working; onStop: () => void; onBegin: () => void }) {
+export function WorkingOut({
+  working,
+  onStop,
+  onBegin,
+}: {
+  working: Working;
+  onStop: () => void;
+  onBegin: () => void;
+}) {
   if (working.state === "idle") return null;
   if (working.state === "stopped") {
     return (
@@ -16,7 +24,11 @@ export function WorkingOut({ working, onStop, onBegin }: { working: Working; onS
   return (
     <div>
       <p className="text-sm">Working out fingerings…</p>
-      <Progress.Root value={Math.round(working.share * 100)} aria-label="Working out fingerings" className="my-2 h-1 bg-hairline">
+      <Progress.Root
+        value={Math.round(working.share * 100)}
+        aria-label="Working out fingerings"
+        className="my-2 h-1 bg-hairline"
+      >
         <Progress.Indicator className="h-full bg-velvet" style={{ width: `${working.share * 100}%` }} />
       </Progress.Root>
       <Button onClick={onStop}>Stop</Button>

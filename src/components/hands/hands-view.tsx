@@ -15,7 +15,10 @@ const NAMES: Record<Side, string> = { right: "Right hand", left: "Left hand" };
 /** Both hands at rest over the keyboard, to scale, with their spans. */
 export function HandsView({ pianist, data }: { pianist: string; data: HandsData }) {
   const on = instrument(data.instrument.octaveWidth);
-  const hands = { right: handOfRulerSpan("right", data.hands.right.rulerSpan), left: handOfRulerSpan("left", data.hands.left.rulerSpan) };
+  const hands = {
+    right: handOfRulerSpan("right", data.hands.right.rulerSpan),
+    left: handOfRulerSpan("left", data.hands.left.rulerSpan),
+  };
   return (
     <div>
       <div className="border-b border-hairline pb-2">
@@ -24,7 +27,15 @@ export function HandsView({ pianist, data }: { pianist: string; data: HandsData 
           On {data.instrument.name}, octave {data.instrument.octaveWidth} mm. Drawn to scale, five fingers at rest.
         </p>
       </div>
-      <Keyboard instrument={on} lowest={pitch(40)} highest={pitch(84)} front={105} beside={0} label="Both hands at rest over the keyboard, to scale" className="my-3 max-h-[20rem] w-full">
+      <Keyboard
+        instrument={on}
+        lowest={pitch(40)}
+        highest={pitch(84)}
+        front={105}
+        beside={0}
+        label="Both hands at rest over the keyboard, to scale"
+        className="my-3 max-h-[20rem] w-full"
+      >
         {SIDES.map((side) => (
           <HandDrawing key={side} hand={hands[side]} contacts={atRest(hands[side], on)} striking={new Set()} />
         ))}
@@ -52,13 +63,23 @@ function OneHand({ hand, data, octave }: { hand: Hand; data: HandData; octave: n
         At the keys it opens to {Math.round(hand.keySpan)} mm between contact points; an octave is {octave} mm.
       </p>
       <table className="mt-3 w-full text-sm">
-        <caption className="pb-1 text-left text-soft">Openings by pair, in mm, estimated from the whole span in the published proportions</caption>
+        <caption className="pb-1 text-left text-soft">
+          Openings by pair, in mm, estimated from the whole span in the published proportions
+        </caption>
         <thead>
           <tr className="border-b border-ink text-left">
-            <th scope="col" className="py-1 font-medium">Fingers</th>
-            <th scope="col" className="text-right font-medium">Relaxed to</th>
-            <th scope="col" className="text-right font-medium">Comfortable to</th>
-            <th scope="col" className="text-right font-medium">Widest</th>
+            <th scope="col" className="py-1 font-medium">
+              Fingers
+            </th>
+            <th scope="col" className="text-right font-medium">
+              Relaxed to
+            </th>
+            <th scope="col" className="text-right font-medium">
+              Comfortable to
+            </th>
+            <th scope="col" className="text-right font-medium">
+              Widest
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -81,12 +102,16 @@ function OneHand({ hand, data, octave }: { hand: Hand; data: HandData; octave: n
   );
 }
 
-const PAIRS: readonly (readonly [Finger, Finger])[] = FINGERS.flatMap((a) => FINGERS.filter((b) => b > a).map((b) => [a, b] as const));
+const PAIRS: readonly (readonly [Finger, Finger])[] = FINGERS.flatMap((a) =>
+  FINGERS.filter((b) => b > a).map((b) => [a, b] as const),
+);
 
 function change({ measured: [now, before] }: HandData): string {
   if (!now || !before) return "";
   const by = now.rulerSpan - before.rulerSpan;
-  return by === 0 ? `, unchanged since ${day(before.measuredOn)}` : `, ${by > 0 ? "+" : "−"}${Math.abs(by)} mm since ${day(before.measuredOn)}`;
+  return by === 0
+    ? `, unchanged since ${day(before.measuredOn)}`
+    : `, ${by > 0 ? "+" : "−"}${Math.abs(by)} mm since ${day(before.measuredOn)}`;
 }
 
 function day(date: string): string {
@@ -100,7 +125,10 @@ function atRest(hand: Hand, on: Instrument): ReadonlyMap<Finger, Point> {
   return new Map(
     FINGERS.map((finger) => [
       finger,
-      { x: middle + mirror * hand.restOffsets[finger - 1]!, y: CONTACT.whiteDepth + hand.behind[2]! - hand.behind[finger - 1]! + 20 },
+      {
+        x: middle + mirror * hand.restOffsets[finger - 1]!,
+        y: CONTACT.whiteDepth + hand.behind[2]! - hand.behind[finger - 1]! + 20,
+      },
     ]),
   );
 }

@@ -45,7 +45,14 @@ function Outline({ pose: { fingers, wrist }, grow, colour }: { pose: Pose; grow:
     <g stroke={colour} fill={colour} strokeLinecap="round" strokeLinejoin="round">
       <path d={palm} strokeWidth={16 + 2 * grow} />
       {fingers.map(({ finger, tip, knuckle, width }) => (
-        <line key={finger} x1={knuckle.x} y1={flipped(knuckle.y)} x2={tip.x} y2={flipped(tip.y)} strokeWidth={width + 2 * grow} />
+        <line
+          key={finger}
+          x1={knuckle.x}
+          y1={flipped(knuckle.y)}
+          x2={tip.x}
+          y2={flipped(tip.y)}
+          strokeWidth={width + 2 * grow}
+        />
       ))}
     </g>
   );
@@ -55,7 +62,13 @@ function Axis({ pose: { fingers, wrist } }: { pose: Pose }) {
   const middle = fingers[2]!;
   return (
     <g stroke="var(--ink)" strokeWidth={0.6} opacity={0.55}>
-      <line x1={wrist.x} y1={flipped(wrist.y)} x2={middle.knuckle.x} y2={flipped(middle.knuckle.y)} strokeDasharray="3 3" />
+      <line
+        x1={wrist.x}
+        y1={flipped(wrist.y)}
+        x2={middle.knuckle.x}
+        y2={flipped(middle.knuckle.y)}
+        strokeDasharray="3 3"
+      />
       <circle cx={wrist.x} cy={flipped(wrist.y)} r={3} fill="none" />
     </g>
   );

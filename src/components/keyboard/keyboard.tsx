@@ -29,9 +29,23 @@ export function Keyboard({ instrument, lowest, highest, front, beside, label, cl
   const right = all.find((k) => k.key === highest)!.right + beside;
   const shown = all.filter((k) => k.right > left && k.left < right);
   return (
-    <svg viewBox={`${left} 0 ${right - left} ${KEYBOARD.whiteLength + front}`} className={className} role="img" aria-label={label} preserveAspectRatio="xMidYMin meet">
-      {shown.filter((k) => !k.black).map((k) => <WhiteKey key={k.key} shape={k} />)}
-      {shown.filter((k) => k.black).map((k) => <BlackKey key={k.key} shape={k} />)}
+    <svg
+      viewBox={`${left} 0 ${right - left} ${KEYBOARD.whiteLength + front}`}
+      className={className}
+      role="img"
+      aria-label={label}
+      preserveAspectRatio="xMidYMin meet"
+    >
+      {shown
+        .filter((k) => !k.black)
+        .map((k) => (
+          <WhiteKey key={k.key} shape={k} />
+        ))}
+      {shown
+        .filter((k) => k.black)
+        .map((k) => (
+          <BlackKey key={k.key} shape={k} />
+        ))}
       {children}
     </svg>
   );
@@ -40,9 +54,26 @@ export function Keyboard({ instrument, lowest, highest, front, beside, label, cl
 function WhiteKey({ shape: { key, left, right } }: { shape: KeyShape }) {
   return (
     <g>
-      <rect x={left} y={0} width={right - left} height={KEYBOARD.whiteLength} fill="var(--key-white)" stroke="#8c7f70" strokeWidth={0.5} rx={1} />
+      <rect
+        x={left}
+        y={0}
+        width={right - left}
+        height={KEYBOARD.whiteLength}
+        fill="var(--key-white)"
+        stroke="#8c7f70"
+        strokeWidth={0.5}
+        rx={1}
+      />
       {key % 12 === 0 && (
-        <text x={(left + right) / 2} y={KEYBOARD.whiteLength - 4} fontSize={7} textAnchor="middle" fill="#6b6156" fontFamily="var(--font-serif)" fontStyle="italic">
+        <text
+          x={(left + right) / 2}
+          y={KEYBOARD.whiteLength - 4}
+          fontSize={7}
+          textAnchor="middle"
+          fill="#6b6156"
+          fontFamily="var(--font-serif)"
+          fontStyle="italic"
+        >
           {`C${key / 12 - 1}`}
         </text>
       )}
@@ -52,5 +83,16 @@ function WhiteKey({ shape: { key, left, right } }: { shape: KeyShape }) {
 
 function BlackKey({ shape: { left, right } }: { shape: KeyShape }) {
   const front = flipped(KEYBOARD.blackStart);
-  return <rect x={left} y={0} width={right - left} height={front} fill="var(--key-black)" stroke="#000" strokeWidth={0.3} rx={0.8} />;
+  return (
+    <rect
+      x={left}
+      y={0}
+      width={right - left}
+      height={front}
+      fill="var(--key-black)"
+      stroke="#000"
+      strokeWidth={0.3}
+      rx={0.8}
+    />
+  );
 }

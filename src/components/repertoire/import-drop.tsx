@@ -23,7 +23,10 @@ export function ImportDrop() {
     else router.push(`/pieces/${answer.pieceId}`);
     setState("ready");
   };
-  const { getRootProps, getInputProps, isDragActive } = useDropzone({ onDrop: (files) => void take(files), multiple: false });
+  const { getRootProps, getInputProps, isDragActive } = useDropzone({
+    onDrop: (files) => void take(files),
+    multiple: false,
+  });
   return (
     <aside>
       <div
@@ -35,7 +38,15 @@ export function ImportDrop() {
           Bring in a score
         </label>
         <p className="text-sm text-soft">MusicXML: .musicxml, .xml or .mxl, up to 20 MB. Drop it here or choose it.</p>
-        <input {...getInputProps({ id: "score-file", style: {}, tabIndex: 0, className: "mt-2 w-full max-w-60 text-sm file:mr-3 file:min-h-11 file:border file:border-hairline file:bg-raised file:px-3" })} />
+        <input
+          {...getInputProps({
+            id: "score-file",
+            style: {},
+            tabIndex: 0,
+            className:
+              "mt-2 w-full max-w-60 text-sm file:mr-3 file:min-h-11 file:border file:border-hairline file:bg-raised file:px-3",
+          })}
+        />
         {state === "reading" && <p role="status">Reading…</p>}
       </div>
       {complaint && (

@@ -15,7 +15,11 @@ import { Field, INPUT_LOOK } from "../ui/field";
 const USUAL_LENGTH = 2;
 
 function formSchema(bars: number) {
-  const bar = z.number({ error: "Say the bar as a number." }).int("Bars are whole numbers.").min(1, "The first bar is 1.").max(bars, `The piece has ${bars} bars.`);
+  const bar = z
+    .number({ error: "Say the bar as a number." })
+    .int("Bars are whole numbers.")
+    .min(1, "The first bar is 1.")
+    .max(bars, `The piece has ${bars} bars.`);
   return z
     .object({
       title: z.string().trim().min(1, "Give the passage a name."),
@@ -62,14 +66,38 @@ export function NewPassage({ piece }: { piece: PieceData }) {
     <form onSubmit={(event) => void submit(event)} noValidate aria-label="New passage" className="flex flex-col gap-3">
       <h2 className="font-serif text-xl">A new passage</h2>
       <Field label="Name" error={errors.title?.message}>
-        {(id, by) => <input id={id} aria-describedby={by} aria-invalid={by !== undefined} className={INPUT_LOOK} {...register("title")} />}
+        {(id, by) => (
+          <input
+            id={id}
+            aria-describedby={by}
+            aria-invalid={by !== undefined}
+            className={INPUT_LOOK}
+            {...register("title")}
+          />
+        )}
       </Field>
       <div className="grid grid-cols-2 gap-3">
         <Field label="From bar" error={errors.fromBar?.message}>
-          {(id, by) => <input id={id} type="number" aria-describedby={by} className={INPUT_LOOK} {...register("fromBar", { valueAsNumber: true })} />}
+          {(id, by) => (
+            <input
+              id={id}
+              type="number"
+              aria-describedby={by}
+              className={INPUT_LOOK}
+              {...register("fromBar", { valueAsNumber: true })}
+            />
+          )}
         </Field>
         <Field label="To bar" error={errors.toBar?.message}>
-          {(id, by) => <input id={id} type="number" aria-describedby={by} className={INPUT_LOOK} {...register("toBar", { valueAsNumber: true })} />}
+          {(id, by) => (
+            <input
+              id={id}
+              type="number"
+              aria-describedby={by}
+              className={INPUT_LOOK}
+              {...register("toBar", { valueAsNumber: true })}
+            />
+          )}
         </Field>
       </div>
       <Field label="Hands">
@@ -82,7 +110,15 @@ export function NewPassage({ piece }: { piece: PieceData }) {
         )}
       </Field>
       <Field label="Quarter notes a minute" error={errors.tempo?.message}>
-        {(id, by) => <input id={id} type="number" aria-describedby={by} className={INPUT_LOOK} {...register("tempo", { valueAsNumber: true })} />}
+        {(id, by) => (
+          <input
+            id={id}
+            type="number"
+            aria-describedby={by}
+            className={INPUT_LOOK}
+            {...register("tempo", { valueAsNumber: true })}
+          />
+        )}
       </Field>
       <Field label="Touch">
         {(id) => (

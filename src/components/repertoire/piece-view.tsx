@@ -9,7 +9,16 @@ export function PieceView({ piece }: { piece: PieceData }) {
   return (
     <div className="mt-4 grid gap-8 lg:grid-cols-[1fr_20rem]">
       <section aria-label="The score" className="min-w-0">
-        <Score music={piece.music} beginning={piece.beginning} notes={[]} steps={[]} layers={[]} lanes={[]} selected={null} onSelect={() => undefined} />
+        <Score
+          music={piece.music}
+          beginning={piece.beginning}
+          notes={[]}
+          steps={[]}
+          layers={[]}
+          lanes={[]}
+          selected={null}
+          onSelect={() => undefined}
+        />
       </section>
       <NewPassage piece={piece} />
     </div>

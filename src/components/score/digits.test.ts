@@ -10,7 +10,9 @@ const STAVES = [
 ];
 
 function places(spots: Record<string, Partial<NotePlace>>): LinePlaces {
-  const notes = new Map(Object.entries(spots).map(([id, s]) => [id as NoteId, { x: 100, y: 70, top: 65, bottom: 75, stemUp: null, ...s }]));
+  const notes = new Map(
+    Object.entries(spots).map(([id, s]) => [id as NoteId, { x: 100, y: 70, top: 65, bottom: 75, stemUp: null, ...s }]),
+  );
   return { width: 800, height: 240, notes, staves: STAVES };
 }
 
@@ -21,7 +23,9 @@ function layer(fingering: Record<string, number | null>, more: Partial<DigitLaye
 describe("digits on the score", () => {
   it("stand over the upper staff and under the lower one, clear of the ink", () => {
     const notes = [note("r", 72, "0", "1"), note("l", 48, "0", "1", { staff: 2 })];
-    const [r, l] = placeDigits(places({ r: { top: 30 }, l: { y: 170, top: 160, bottom: 200 } }), notes, [layer({ r: 3, l: 5 })]);
+    const [r, l] = placeDigits(places({ r: { top: 30 }, l: { y: 170, top: 160, bottom: 200 } }), notes, [
+      layer({ r: 3, l: 5 }),
+    ]);
     expect(r!.y).toBeLessThan(30);
     expect(l!.y - DIGIT_SIZE * 0.72).toBeGreaterThan(200);
   });
@@ -36,7 +40,11 @@ describe("digits on the score", () => {
   });
 
   it("go to the side of the stems where a staff has two voices", () => {
-    const notes = [note("up", 76, "0", "2"), note("down", 64, "0", "1", { voice: "2" }), note("next", 65, "1", "1", { voice: "2" })];
+    const notes = [
+      note("up", 76, "0", "2"),
+      note("down", 64, "0", "1", { voice: "2" }),
+      note("next", 65, "1", "1", { voice: "2" }),
+    ];
     const spots = places({ up: { stemUp: true }, down: { stemUp: false }, next: { x: 140, stemUp: false } });
     const placed = placeDigits(spots, notes, [layer({ up: 5, down: 1, next: 2 })]);
     expect(placed.find((d) => d.note === "up")!.y).toBeLessThan(STAVES[0]!.top);

@@ -31,7 +31,11 @@ const CLEAR = 5;
  * voices, on the side of the stems. Digits of a chord stack in the order of its notes, and a second layer
  * stacks outside the first.
  */
-export function placeDigits(places: LinePlaces, notes: readonly Note[], layers: readonly DigitLayer[]): readonly DigitPlaced[] {
+export function placeDigits(
+  places: LinePlaces,
+  notes: readonly Note[],
+  layers: readonly DigitLayer[],
+): readonly DigitPlaced[] {
   const placed: DigitPlaced[] = [];
   for (const { group, above } of stacks(places, notes)) {
     const spots = group.map((n) => places.notes.get(n.id)!);

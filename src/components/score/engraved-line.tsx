@@ -38,10 +38,20 @@ export function EngravedLine({ svg, notes, steps, layers, lanes, selected, onSel
       <div className="relative" onClick={choose}>
         <Engraved svg={svg} onDrawn={measure} />
         {places && (
-          <svg className="pointer-events-none absolute inset-0 overflow-visible" width={places.width} height={places.height} aria-hidden>
+          <svg
+            className="pointer-events-none absolute inset-0 overflow-visible"
+            width={places.width}
+            height={places.height}
+            aria-hidden
+          >
             {chosen && <Ring at={chosen} />}
             {digits.map((d) => (
-              <Digit key={`${d.layer} ${d.note}`} digit={d} strong={d.layer === layers[0]?.name} chosen={d.note === selected} />
+              <Digit
+                key={`${d.layer} ${d.note}`}
+                digit={d}
+                strong={d.layer === layers[0]?.name}
+                chosen={d.note === selected}
+              />
             ))}
           </svg>
         )}
@@ -69,10 +79,29 @@ function Ring({ at }: { at: NotePlace }) {
 }
 
 /** A pinned digit is heavy and underlined; a differing one stands in a box; one worked out is plain. */
-function Digit({ digit: { text, x, y, pinned, marked, note, layer }, strong, chosen }: { digit: DigitPlaced; strong: boolean; chosen: boolean }) {
+function Digit({
+  digit: { text, x, y, pinned, marked, note, layer },
+  strong,
+  chosen,
+}: {
+  digit: DigitPlaced;
+  strong: boolean;
+  chosen: boolean;
+}) {
   return (
     <g data-note={note} data-layer={layer}>
-      {marked && <rect x={x - 7} y={y - DIGIT_SIZE * 0.82} width={14} height={DIGIT_SIZE + 1} rx={2} fill="var(--paper-raised)" stroke="var(--ink)" strokeWidth={1} />}
+      {marked && (
+        <rect
+          x={x - 7}
+          y={y - DIGIT_SIZE * 0.82}
+          width={14}
+          height={DIGIT_SIZE + 1}
+          rx={2}
+          fill="var(--paper-raised)"
+          stroke="var(--ink)"
+          strokeWidth={1}
+        />
+      )}
       <text
         x={x}
         y={y}

@@ -26,7 +26,9 @@ export function readPlaces(line: HTMLElement, ids: readonly NoteId[]): LinePlace
     const note = line.querySelector(`[id="${id}"]`);
     const head = note?.querySelector("g.notehead")?.getBoundingClientRect();
     if (!note || !head) continue;
-    const stem = (note.querySelector("g.stem") ?? note.closest("g.chord")?.querySelector(":scope > g.stem"))?.getBoundingClientRect();
+    const stem = (
+      note.querySelector("g.stem") ?? note.closest("g.chord")?.querySelector(":scope > g.stem")
+    )?.getBoundingClientRect();
     const ink = (note.closest("g.chord") ?? note).getBoundingClientRect();
     const y = head.top + head.height / 2 - frame.top;
     const hasStem = stem !== undefined && stem.height > 0;

@@ -34,7 +34,16 @@ export function Score({ music, beginning, notes, steps, layers, lanes, selected,
       {engraving.state === "failed" && <p role="alert">{engraving.message}</p>}
       {engraving.state === "done" &&
         engraving.lines.map((svg, i) => (
-          <EngravedLine key={i} svg={svg} notes={notes} steps={steps} layers={layers} lanes={lanes} selected={selected} onSelect={onSelect} />
+          <EngravedLine
+            key={i}
+            svg={svg}
+            notes={notes}
+            steps={steps}
+            layers={layers}
+            lanes={lanes}
+            selected={selected}
+            onSelect={onSelect}
+          />
         ))}
     </div>
   );

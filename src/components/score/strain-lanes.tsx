@@ -32,13 +32,34 @@ export function StrainLanes({ places, steps, lanes, selected, onSelect }: Props)
   return (
     <div className="mb-2">
       {lanes.map((lane) => (
-        <svg key={lane.name} width={places.width} height={HEIGHT} className="block overflow-visible" role="img" aria-label={`Strain of option ${lane.name}, onset by onset`}>
-          <text x={2} y={HEIGHT - 3} fontSize={12} fontFamily="var(--font-serif)" fontStyle="italic" fill="var(--ink-soft)">
+        <svg
+          key={lane.name}
+          width={places.width}
+          height={HEIGHT}
+          className="block overflow-visible"
+          role="img"
+          aria-label={`Strain of option ${lane.name}, onset by onset`}
+        >
+          <text
+            x={2}
+            y={HEIGHT - 3}
+            fontSize={12}
+            fontFamily="var(--font-serif)"
+            fontStyle="italic"
+            fill="var(--ink-soft)"
+          >
             {lane.name}
           </text>
           <line x1={16} x2={places.width} y1={HEIGHT - 0.5} y2={HEIGHT - 0.5} stroke="var(--hairline)" />
           {shown.map(({ step, x }) => (
-            <Bar key={step.notes[0]} x={x} lane={lane} step={step} selected={selected !== null && step.notes.includes(selected)} onSelect={onSelect} />
+            <Bar
+              key={step.notes[0]}
+              x={x}
+              lane={lane}
+              step={step}
+              selected={selected !== null && step.notes.includes(selected)}
+              onSelect={onSelect}
+            />
           ))}
         </svg>
       ))}
@@ -46,17 +67,44 @@ export function StrainLanes({ places, steps, lanes, selected, onSelect }: Props)
   );
 }
 
-function Bar({ x, lane, step, selected, onSelect }: { x: number; lane: Lane; step: Step; selected: boolean; onSelect: (note: NoteId) => void }) {
+function Bar({
+  x,
+  lane,
+  step,
+  selected,
+  onSelect,
+}: {
+  x: number;
+  lane: Lane;
+  step: Step;
+  selected: boolean;
+  onSelect: (note: NoteId) => void;
+}) {
   const strain = Math.max(...step.notes.map((id) => lane.judged.notes[id]?.strain ?? 0));
   const height = Math.max(1.5, heightShare(strain) * (HEIGHT - 4));
   const other = step.notes.filter((id) => lane.written.has(id)).map((id) => lane.judged.fingering[id] ?? "–");
   return (
     <g onClick={() => onSelect(step.notes[0]!)} className="cursor-pointer">
       <title>{`${lane.name}: ${strainText(strain)}`}</title>
-      <rect x={x - 9} y={0} width={18} height={HEIGHT} fill={selected ? "var(--velvet)" : "transparent"} opacity={selected ? 0.12 : 1} />
+      <rect
+        x={x - 9}
+        y={0}
+        width={18}
+        height={HEIGHT}
+        fill={selected ? "var(--velvet)" : "transparent"}
+        opacity={selected ? 0.12 : 1}
+      />
       <rect x={x - BAR / 2} y={HEIGHT - 1 - height} width={BAR} height={height} fill={GRADE_COLOUR[gradeOf(strain)]} />
       {other.length > 0 && (
-        <text x={x} y={HEIGHT - 5 - height} textAnchor="middle" fontSize={11} fontFamily="var(--font-serif)" fontStyle="italic" fill="var(--ink)">
+        <text
+          x={x}
+          y={HEIGHT - 5 - height}
+          textAnchor="middle"
+          fontSize={11}
+          fontFamily="var(--font-serif)"
+          fontStyle="italic"
+          fill="var(--ink)"
+        >
           {other.join(" ")}
         </text>
       )}

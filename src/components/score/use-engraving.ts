@@ -3,7 +3,10 @@
 import { useEffect, useState } from "react";
 import { engraver } from "@/worker/clients";
 
-export type Engraving = { readonly state: "working" } | { readonly state: "done"; readonly lines: readonly string[] } | { readonly state: "failed"; readonly message: string };
+export type Engraving =
+  | { readonly state: "working" }
+  | { readonly state: "done"; readonly lines: readonly string[] }
+  | { readonly state: "failed"; readonly message: string };
 
 /**
  * Engraves music in the worker at a width; the newest request counts, and the last engraving stands meanwhile.

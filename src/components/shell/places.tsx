@@ -33,7 +33,13 @@ export function Places() {
           </Link>
         ))}
       </nav>
-      <button type="button" onClick={turnLight} aria-label="Dim or light the room" title="Dim or light the room" className="ml-auto grid size-11 place-items-center text-soft">
+      <button
+        type="button"
+        onClick={turnLight}
+        aria-label="Dim or light the room"
+        title="Dim or light the room"
+        className="ml-auto grid size-11 place-items-center text-soft"
+      >
         <Lamp size={18} aria-hidden />
       </button>
     </header>

@@ -5,13 +5,17 @@ import { strainText } from "../strain";
 /** Where the strain of two options comes from: each cause as its share of the mean, the lower one marked. */
 export function CauseTable({ pair }: { pair: readonly OptionJudged[] }) {
   const sums = pair.map(({ judged }) => sumsOf(judged));
-  const labels = [...new Set(sums.flatMap((s) => [...s.keys()]))].sort((a, b) => Math.max(...sums.map((s) => s.get(b) ?? 0)) - Math.max(...sums.map((s) => s.get(a) ?? 0)));
+  const labels = [...new Set(sums.flatMap((s) => [...s.keys()]))].sort(
+    (a, b) => Math.max(...sums.map((s) => s.get(b) ?? 0)) - Math.max(...sums.map((s) => s.get(a) ?? 0)),
+  );
   return (
     <table className="mt-3 w-full max-w-2xl text-sm">
       <caption className="pb-1 text-left font-serif text-lg">Where the strain comes from, a note on average</caption>
       <thead>
         <tr className="border-b border-ink text-left">
-          <th scope="col" className="py-1 font-medium">Cause</th>
+          <th scope="col" className="py-1 font-medium">
+            Cause
+          </th>
           {pair.map(({ option }) => (
             <th key={option.id} scope="col" className="w-24 text-right font-serif text-base font-medium italic">
               {option.name}
@@ -38,7 +42,9 @@ function Row({ label, values }: { label: string; values: readonly number[] }) {
   const differ = shown.some((v) => v !== least);
   return (
     <tr className="border-b border-hairline">
-      <th scope="row" className="py-1 text-left font-normal">{label}</th>
+      <th scope="row" className="py-1 text-left font-normal">
+        {label}
+      </th>
       {values.map((value, i) => (
         <td key={i} className={`text-right ${differ && shown[i] === least ? "font-bold" : ""}`}>
           {differ && shown[i] === least && <span className="mr-1 text-xs font-normal text-soft">less</span>}
@@ -53,6 +59,7 @@ function Row({ label, values }: { label: string; values: readonly number[] }) {
 function sumsOf({ notes }: Judged): ReadonlyMap<string, number> {
   const all = Object.values(notes);
   const sums = new Map<string, number>();
-  for (const note of all) for (const { label, strain } of note.causes) sums.set(label, (sums.get(label) ?? 0) + strain / all.length);
+  for (const note of all)
+    for (const { label, strain } of note.causes) sums.set(label, (sums.get(label) ?? 0) + strain / all.length);
   return sums;
 }

@@ -25,18 +25,31 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
   const { option: first, choose: chooseFirst } = useOptionInView(all, "first", 0);
   const { option: second, choose: chooseSecond } = useOptionInView(all, "second", 1);
   const pair = useMemo(() => [first, second].filter((o): o is OptionJudged => o !== undefined), [first, second]);
-  const differing = useMemo(() => (first && second ? differences(asked, first.option.digits, second.option.digits) : []), [asked, first, second]);
+  const differing = useMemo(
+    () => (first && second ? differences(asked, first.option.digits, second.option.digits) : []),
+    [asked, first, second],
+  );
   const { note: selected, at, choose } = useNoteInHand(view, differing[0]);
   const layers = useMemo(
-    () => pair.map(({ option }) => ({ name: option.name, fingering: option.digits, pins: option.pins, marked: new Set(differing) })),
+    () =>
+      pair.map(({ option }) => ({
+        name: option.name,
+        fingering: option.digits,
+        pins: option.pins,
+        marked: new Set(differing),
+      })),
     [pair, differing],
   );
-  const lanes = useMemo(() => pair.map(({ option, judged }) => ({ name: option.name, judged, written: new Set<NoteId>() })), [pair]);
+  const lanes = useMemo(
+    () => pair.map(({ option, judged }) => ({ name: option.name, judged, written: new Set<NoteId>() })),
+    [pair],
+  );
   const step = view.steps[at];
   const jump = (by: 1 | -1): void => {
     if (differing.length === 0 || !selected) return;
     const at = differing.indexOf(selected);
-    const next = at >= 0 ? at + by : differing.findIndex((id) => asked.indexOf(id) > asked.indexOf(selected)) - (by === 1 ? 0 : 1);
+    const next =
+      at >= 0 ? at + by : differing.findIndex((id) => asked.indexOf(id) > asked.indexOf(selected)) - (by === 1 ? 0 : 1);
     choose(differing[(next + differing.length) % differing.length]!);
   };
   useHotkeys("right", () => jump(1), { preventDefault: true });
@@ -81,7 +94,15 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
               </Button>
             </span>
           </div>
-          <Score music={data.music} notes={view.notes} steps={view.steps} layers={layers} lanes={lanes} selected={selected} onSelect={choose} />
+          <Score
+            music={data.music}
+            notes={view.notes}
+            steps={view.steps}
+            layers={layers}
+            lanes={lanes}
+            selected={selected}
+            onSelect={choose}
+          />
           <CauseTable pair={pair} />
         </div>
         <aside className="flex flex-col gap-6">
@@ -93,7 +114,17 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
   );
 }
 
-function Pick({ label, all, value, onPick }: { label: string; all: readonly OptionJudged[]; value: string; onPick: (name: string) => void }) {
+function Pick({
+  label,
+  all,
+  value,
+  onPick,
+}: {
+  label: string;
+  all: readonly OptionJudged[];
+  value: string;
+  onPick: (name: string) => void;
+}) {
   return (
     <label className="flex items-center gap-2 text-sm text-soft">
       {label}

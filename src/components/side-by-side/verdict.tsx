@@ -74,7 +74,15 @@ export function Verdict({ data, author }: { data: PassageData; author: string })
           </RadioGroup.Root>
           <Field label="Why" error={complaint}>
             {(id, by) => (
-              <textarea id={id} aria-describedby={by} rows={3} maxLength={2000} value={reason} onChange={(e) => setReason(e.target.value)} className={`${INPUT_LOOK} py-2`} />
+              <textarea
+                id={id}
+                aria-describedby={by}
+                rows={3}
+                maxLength={2000}
+                value={reason}
+                onChange={(e) => setReason(e.target.value)}
+                className={`${INPUT_LOOK} py-2`}
+              />
             )}
           </Field>
           <Button type="submit" look="main">
@@ -92,7 +100,8 @@ function History({ events, name }: { events: readonly VerdictData[]; name: (id: 
     <ol aria-label="Earlier verdicts" className="mt-3 text-sm text-soft">
       {[...events].reverse().map((event, i) => (
         <li key={i} className="border-t border-hairline py-1">
-          {format(parseISO(event.at), "d MMM, HH:mm")}: {event.kind === "taken" ? `${name(event.fingeringId)} taken, ${event.reason}` : "reopened"}
+          {format(parseISO(event.at), "d MMM, HH:mm")}:{" "}
+          {event.kind === "taken" ? `${name(event.fingeringId)} taken, ${event.reason}` : "reopened"}
         </li>
       ))}
     </ol>

@@ -11,6 +11,10 @@ export function buttonLook(look: keyof typeof LOOKS = "plain"): string {
   return `inline-flex min-h-11 items-center justify-center gap-2 rounded-sm px-4 text-sm disabled:opacity-45 ${LOOKS[look]}`;
 }
 
-export function Button({ look = "plain", className = "", ...rest }: ComponentProps<"button"> & { look?: keyof typeof LOOKS }) {
+export function Button({
+  look = "plain",
+  className = "",
+  ...rest
+}: ComponentProps<"button"> & { look?: keyof typeof LOOKS }) {
   return <button type="button" className={`${buttonLook(look)} ${className}`} {...rest} />;
 }

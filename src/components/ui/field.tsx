@@ -1,7 +1,15 @@
 import { useId, type ReactNode } from "react";
 
 /** A labelled field with its complaint under it. */
-export function Field({ label, error, children }: { label: string; error?: string | undefined; children: (id: string, describedBy: string | undefined) => ReactNode }) {
+export function Field({
+  label,
+  error,
+  children,
+}: {
+  label: string;
+  error?: string | undefined;
+  children: (id: string, describedBy: string | undefined) => ReactNode;
+}) {
   const id = useId();
   return (
     <div className="flex flex-col gap-1">
@@ -18,4 +26,5 @@ export function Field({ label, error, children }: { label: string; error?: strin
   );
 }
 
-export const INPUT_LOOK = "min-h-11 rounded-sm border border-hairline bg-raised px-3 text-base focus-visible:border-velvet";
+export const INPUT_LOOK =
+  "min-h-11 rounded-sm border border-hairline bg-raised px-3 text-base focus-visible:border-velvet";

@@ -40,7 +40,13 @@ function inHandOrder(strokes: readonly Stroke[], { hand }: Bench): readonly Stro
 
 type Fits = (placed: Press, next: Press, on: Bench) => boolean;
 
-function assign(strokes: readonly Stroke[], pins: PinnedDigits, on: Bench, leftOut: number, fits: Fits): readonly Candidate[] {
+function assign(
+  strokes: readonly Stroke[],
+  pins: PinnedDigits,
+  on: Bench,
+  leftOut: number,
+  fits: Fits,
+): readonly Candidate[] {
   const found: Candidate[] = [];
   const free = FINGERS.filter((finger) => !on.hand.resting.includes(finger));
   place(0, [], []);

@@ -20,10 +20,18 @@ const LOOKED_THROUGH = 40;
  * What a passage opens with: the best fingering, the next best worth showing, and, where digits came with
  * the notes, those with the rest worked out around them. A generator, so that it can be stopped.
  */
-export function* findingFirstOptions(study: Study, lattices = latticesOf(study)): Generator<Progress, readonly FirstOption[]> {
+export function* findingFirstOptions(
+  study: Study,
+  lattices = latticesOf(study),
+): Generator<Progress, readonly FirstOption[]> {
   const best = yield* fingering(lattices, {}, LOOKED_THROUGH);
   const shown = worthShowing(best, notesAsked(study), 2);
-  const options: FirstOption[] = shown.map((found, place) => ({ name: optionName(place), origin: "solved", fingering: found, pins: {} }));
+  const options: FirstOption[] = shown.map((found, place) => ({
+    name: optionName(place),
+    origin: "solved",
+    fingering: found,
+    pins: {},
+  }));
   const printed = printedDigits(study);
   if (Object.keys(printed).length === 0) return options;
   const [around] = yield* fingering(lattices, printed, 1);
@@ -34,6 +42,7 @@ export function* findingFirstOptions(study: Study, lattices = latticesOf(study))
 export function printedDigits(study: Study): Pins {
   const asked = new Set(notesAsked(study));
   const pins: Record<NoteId, Finger> = {};
-  for (const { id, printed } of study.passage.notes) if (printed !== null && asked.has(id)) pins[id] = printed as Finger;
+  for (const { id, printed } of study.passage.notes)
+    if (printed !== null && asked.has(id)) pins[id] = printed as Finger;
   return pins;
 }

@@ -51,7 +51,13 @@ export function press(finger: Finger, stroke: Stroke, { hand, instrument }: Benc
 }
 
 /** The first frame, or the frame that follows one, when these fingers strike at an onset. */
-export function frameAfter(before: Frame | null, onset: Onset, struck: readonly Press[], leftOut: readonly Stroke[], on: Bench): Frame {
+export function frameAfter(
+  before: Frame | null,
+  onset: Onset,
+  struck: readonly Press[],
+  leftOut: readonly Stroke[],
+  on: Bench,
+): Frame {
   const held: Press[] = [];
   const letGo: { press: Press; short: number }[] = [];
   for (const holding of before ? [...before.held, ...before.struck] : []) {

@@ -49,7 +49,8 @@ export function contactsAt(study: Study, fingering: Fingering): readonly Readonl
       const frame = frames[next - 1];
       if (!frame) return;
       for (const press of [...frame.held, ...frame.struck]) {
-        if (isNew || sounds(study, press.stroke.notes[0]!, step.at)) contacts[place]![side].set(press.finger, { x: mirror * press.x, y: press.y });
+        if (isNew || sounds(study, press.stroke.notes[0]!, step.at))
+          contacts[place]![side].set(press.finger, { x: mirror * press.x, y: press.y });
       }
     });
   }

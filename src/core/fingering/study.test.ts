@@ -20,14 +20,20 @@ describe("a study", () => {
       const [best] = bestFingerings(study, {}, 1);
       const judged = judge(study, best!);
       const notes = Object.values(judged.notes);
-      for (const { strain, causes } of notes) expect(causes.reduce((sum, c) => sum + c.strain, 0)).toBeCloseTo(strain, 6);
+      for (const { strain, causes } of notes)
+        expect(causes.reduce((sum, c) => sum + c.strain, 0)).toBeCloseTo(strain, 6);
       expect(notes.reduce((sum, n) => sum + n.strain, 0) / notes.length).toBeCloseTo(judged.strain, 6);
       expect(judged.peak!.strain).toBe(Math.max(...notes.map((n) => n.strain)));
     }
   });
 
   it("puts the hands together as if each were alone", () => {
-    const notes = [note("r1", 72, "0", "1"), note("r2", 74, "1", "1"), note("l1", 48, "0", "1", { staff: 2 }), note("l2", 45, "1", "1", { staff: 2 })];
+    const notes = [
+      note("r1", 72, "0", "1"),
+      note("r2", 74, "1", "1"),
+      note("l1", 48, "0", "1", { staff: 2 }),
+      note("l2", 45, "1", "1", { staff: 2 }),
+    ];
     const both = bestFingerings(studyOn(passage(notes, "both", 2)), {}, 1)[0]!;
     const right = bestFingerings(studyOn(passage(notes, "right", 2)), {}, 1)[0]!;
     const left = bestFingerings(studyOn(passage(notes, "left", 2)), {}, 1)[0]!;
@@ -67,14 +73,20 @@ describe("a study", () => {
 describe("options", () => {
   it("opens a passage with two that put the thumb elsewhere, and with the printed digits", () => {
     const keys = studyOfKeys([60, 62, 64, 65, 67, 69, 71, 72]);
-    const study = { ...keys, passage: { ...keys.passage, notes: keys.passage.notes.map((n, i) => ({ ...n, printed: i === 0 ? 2 : null })) } };
+    const study = {
+      ...keys,
+      passage: { ...keys.passage, notes: keys.passage.notes.map((n, i) => ({ ...n, printed: i === 0 ? 2 : null })) },
+    };
     const options = drain(findingFirstOptions(study));
     expect(options.map((o) => [o.name, o.origin])).toEqual([
       ["A", "solved"],
       ["B", "solved"],
       ["C", "printed"],
     ]);
-    const thumbs = (f: Fingering) => notesAsked(study).filter((id) => f[id] === 1).join();
+    const thumbs = (f: Fingering) =>
+      notesAsked(study)
+        .filter((id) => f[id] === 1)
+        .join();
     expect(thumbs(options[0]!.fingering)).not.toBe(thumbs(options[1]!.fingering));
     expect(options[2]!.fingering[notesAsked(study)[0]!]).toBe(2);
     expect(options[2]!.pins).toEqual({ [notesAsked(study)[0]!]: 2 });
@@ -91,10 +103,15 @@ describe("options", () => {
   });
 
   it("merges lists into the k cheapest sums, as trying all of them does", () => {
-    const costs = fc.array(fc.integer({ min: 0, max: 50 }), { minLength: 1, maxLength: 8 }).map((list) => [...list].sort((a, b) => a - b));
+    const costs = fc
+      .array(fc.integer({ min: 0, max: 50 }), { minLength: 1, maxLength: 8 })
+      .map((list) => [...list].sort((a, b) => a - b));
     fc.assert(
       fc.property(fc.array(costs, { minLength: 1, maxLength: 3 }), (lists) => {
-        const merged = mergeBest(lists.map((list) => list.map((total) => ({ total, item: total }))), 5).map((parts) => parts.reduce((a, b) => a + b, 0));
+        const merged = mergeBest(
+          lists.map((list) => list.map((total) => ({ total, item: total }))),
+          5,
+        ).map((parts) => parts.reduce((a, b) => a + b, 0));
         let sums = [0];
         for (const list of lists) sums = sums.flatMap((sum) => list.map((total) => sum + total));
         expect(merged).toEqual(sums.sort((a, b) => a - b).slice(0, 5));

@@ -77,7 +77,11 @@ export function latticesOf(study: Study): readonly Lattice[] {
  * The k best fingerings around some pins, best first, hands searched apart and put together exactly. A
  * generator, so that the caller can stop between onsets.
  */
-export function* fingering(lattices: readonly Lattice[], pins: Pins, k: number): Generator<Progress, readonly Fingering[]> {
+export function* fingering(
+  lattices: readonly Lattice[],
+  pins: Pins,
+  k: number,
+): Generator<Progress, readonly Fingering[]> {
   const of = lattices.reduce((sum, { task }) => sum + task.line.onsets.length, 0);
   let done = 0;
   const lists = [];

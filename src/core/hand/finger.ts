@@ -5,7 +5,13 @@ export type Side = "right" | "left";
 export const FINGERS: readonly Finger[] = [1, 2, 3, 4, 5];
 export const SIDES: readonly Side[] = ["right", "left"];
 
-const NAMES: Record<Finger, string> = { 1: "thumb", 2: "index", 3: "middle finger", 4: "fourth finger", 5: "little finger" };
+const NAMES: Record<Finger, string> = {
+  1: "thumb",
+  2: "index",
+  3: "middle finger",
+  4: "fourth finger",
+  5: "little finger",
+};
 
 export function isFinger(value: unknown): value is Finger {
   return FINGERS.includes(value as Finger);

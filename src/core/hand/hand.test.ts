@@ -15,7 +15,14 @@ describe("a hand", () => {
   it.each([150, 185, 205, 230])("has limits that never turn back, at %d mm", (span) => {
     for (const [a, b] of pairs) {
       const l = limitsOf(handOfRulerSpan("left", span), a, b);
-      const order = [l.leastPractical, l.leastComfortable, l.leastRelaxed, l.widestRelaxed, l.widestComfortable, l.widestPractical];
+      const order = [
+        l.leastPractical,
+        l.leastComfortable,
+        l.leastRelaxed,
+        l.widestRelaxed,
+        l.widestComfortable,
+        l.widestPractical,
+      ];
       order.slice(1).forEach((value, i) => expect(value).toBeGreaterThanOrEqual(order[i]!));
       expect(l.widestComfortable - l.widestRelaxed).toBeGreaterThanOrEqual(5);
       expect(l.widestPractical - l.widestComfortable).toBeGreaterThanOrEqual(5);
@@ -33,7 +40,14 @@ describe("a hand", () => {
 });
 
 describe("strain of an opening", () => {
-  const limits: Limits = { leastPractical: -20, leastComfortable: -10, leastRelaxed: 10, widestRelaxed: 50, widestComfortable: 80, widestPractical: 100 };
+  const limits: Limits = {
+    leastPractical: -20,
+    leastComfortable: -10,
+    leastRelaxed: 10,
+    widestRelaxed: 50,
+    widestComfortable: 80,
+    widestPractical: 100,
+  };
 
   it("is 0 at relaxed, 50 at comfortable and 100 at the widest, and rises without a step", () => {
     expect([50, 65, 80, 90, 100].map((mm) => strainOfOpening(mm, limits))).toEqual([0, 25, 50, 75, 100]);
@@ -59,7 +73,10 @@ describe("a pose", () => {
 
   it("is mirrored in the other hand", () => {
     const right = poseOf(handOfRulerSpan("right", 195), contacts)!;
-    const left = poseOf(handOfRulerSpan("left", 195), new Map([...contacts].map(([f, p]) => [f, { x: -p.x, y: p.y }])))!;
+    const left = poseOf(
+      handOfRulerSpan("left", 195),
+      new Map([...contacts].map(([f, p]) => [f, { x: -p.x, y: p.y }])),
+    )!;
     right.fingers.forEach((f, i) => expect(left.fingers[i]!.tip.x).toBeCloseTo(-f.tip.x, 9));
     expect(left.wrist.x).toBeCloseTo(-right.wrist.x, 9);
   });

@@ -31,7 +31,8 @@ export function handOfRulerSpan(side: Side, rulerSpan: number, resting: readonly
   const keySpan = rulerSpan - HAND.rulerToKeySpan;
   const scale = keySpan / (HAND.publishedWidest * HAND.publishedSemitone);
   const limits: Limits[] = [];
-  for (const row of PUBLISHED_PROPORTIONS) limits[pairIndex(row[0], row[1])] = scaled(row, scale * HAND.publishedSemitone);
+  for (const row of PUBLISHED_PROPORTIONS)
+    limits[pairIndex(row[0], row[1])] = scaled(row, scale * HAND.publishedSemitone);
   const restStep = (KEYBOARD.fullOctaveWidth / 7) * scale;
   return {
     side,
@@ -59,9 +60,8 @@ export function scaleOf(hand: Hand): number {
 }
 
 function scaled([, , ...semitones]: ProportionRow, factor: number): Limits {
-  const [leastPractical, leastComfortable, leastRelaxed, widestRelaxed, widestComfortable, widestPractical] = semitones.map(
-    (value) => value * factor,
-  ) as [number, number, number, number, number, number];
+  const [leastPractical, leastComfortable, leastRelaxed, widestRelaxed, widestComfortable, widestPractical] =
+    semitones.map((value) => value * factor) as [number, number, number, number, number, number];
   const comfortable = Math.max(widestComfortable, widestRelaxed + HAND.leastRamp);
   const closed = Math.min(leastComfortable, leastRelaxed - HAND.leastRamp);
   return {

@@ -23,7 +23,10 @@ describe("the keyboard", () => {
 
   it("scales along the keys only", () => {
     const narrow = instrument(140);
-    expect(distance(pitch(60), pitch(76), narrow) / distance(pitch(60), pitch(76), FULL_SIZE)).toBeCloseTo(140 / 164.5, 9);
+    expect(distance(pitch(60), pitch(76), narrow) / distance(pitch(60), pitch(76), FULL_SIZE)).toBeCloseTo(
+      140 / 164.5,
+      9,
+    );
     expect(blackTopWidth(narrow) / blackTopWidth(FULL_SIZE)).toBeCloseTo(140 / 164.5, 9);
   });
 
@@ -32,7 +35,10 @@ describe("the keyboard", () => {
       for (let key = centre - 12; key <= centre + 12; key++) {
         const image = reflect(pitch(key), pitch(centre));
         expect(isBlack(image)).toBe(isBlack(pitch(key)));
-        expect(distance(pitch(centre), image, FULL_SIZE)).toBeCloseTo(-distance(pitch(centre), pitch(key), FULL_SIZE), 9);
+        expect(distance(pitch(centre), image, FULL_SIZE)).toBeCloseTo(
+          -distance(pitch(centre), pitch(key), FULL_SIZE),
+          9,
+        );
       }
     }
   });

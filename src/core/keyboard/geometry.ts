@@ -55,7 +55,14 @@ export function keyShape(key: Pitch, on: Instrument): KeyShape {
   }
   const half = whiteWidth(on) / 2;
   const [left, right] = [middle - half, middle + half];
-  return { key, black: false, left, right, tailLeft: tailEdge(key, -1, left, on), tailRight: tailEdge(key, 1, right, on) };
+  return {
+    key,
+    black: false,
+    left,
+    right,
+    tailLeft: tailEdge(key, -1, left, on),
+    tailRight: tailEdge(key, 1, right, on),
+  };
 }
 
 /** mm between the middles of two keys; positive when b lies to the right of a. */

@@ -6,7 +6,11 @@ const MANNER: Manner = { tempo: 60, touch: "legato", pedal: false };
 
 describe("a line", () => {
   it("holds a note through the onsets that come before its end", () => {
-    const { strokes } = lineOf(passage([note("long", 48, "0", "3"), note("a", 60, "1", "1"), note("b", 62, "2", "1"), note("c", 64, "3", "1")]), "right", MANNER);
+    const { strokes } = lineOf(
+      passage([note("long", 48, "0", "3"), note("a", 60, "1", "1"), note("b", 62, "2", "1"), note("c", 64, "3", "1")]),
+      "right",
+      MANNER,
+    );
     expect(strokes.map((s) => [s.notes[0], s.onset, s.until])).toEqual([
       ["long", 0, 3],
       ["a", 1, 2],
@@ -21,12 +25,20 @@ describe("a line", () => {
   });
 
   it("makes one stroke of a unison, held for the longest", () => {
-    const { strokes } = lineOf(passage([note("a", 60, "0", "1"), note("b", 60, "0", "2", { voice: "2" }), note("c", 64, "1", "1")]), "right", MANNER);
+    const { strokes } = lineOf(
+      passage([note("a", 60, "0", "1"), note("b", 60, "0", "2", { voice: "2" }), note("c", 64, "1", "1")]),
+      "right",
+      MANNER,
+    );
     expect(strokes[0]).toMatchObject({ notes: ["a", "b"], until: 2 });
   });
 
   it("ends a held note when its key is struck again", () => {
-    const { strokes } = lineOf(passage([note("a", 60, "0", "4"), note("b", 64, "1", "1"), note("again", 60, "2", "1"), note("c", 67, "3", "1")]), "right", MANNER);
+    const { strokes } = lineOf(
+      passage([note("a", 60, "0", "4"), note("b", 64, "1", "1"), note("again", 60, "2", "1"), note("c", 67, "3", "1")]),
+      "right",
+      MANNER,
+    );
     expect(strokes[0]!.until).toBe(2);
   });
 

@@ -51,7 +51,13 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       if (before !== undefined) strokes[before] = cut(strokes[before]!, index);
       const end = notes.map(endOf).reduce((a, b) => (compare(a, b) >= 0 ? a : b));
       sounding.set(key, strokes.length);
-      strokes.push({ notes: notes.map((n) => n.id), key, onset: index, until: releaseOnset(groups, index, end), index: strokes.length });
+      strokes.push({
+        notes: notes.map((n) => n.id),
+        key,
+        onset: index,
+        until: releaseOnset(groups, index, end),
+        index: strokes.length,
+      });
       return strokes.at(-1)!;
     });
     return { index, at: group[0]!.onset, grace: group[0]!.grace, gap: gapBefore(groups, index, manner.tempo), struck };

@@ -16,7 +16,19 @@ export function passageOfKeys(keys: readonly (number | readonly number[])[], len
   keys.forEach((entry, place) => {
     for (const [order, key] of [entry].flat().entries()) {
       const id = `b1-s1-v1-n${place + 1}${order === 0 ? "" : `-${order + 1}`}` as NoteId;
-      notes.push({ id, tied: [], pitch: pitch(key), staff: 1, voice: "1", onset, duration, grace: 0, bar: "1", beat: onset, printed: null });
+      notes.push({
+        id,
+        tied: [],
+        pitch: pitch(key),
+        staff: 1,
+        voice: "1",
+        onset,
+        duration,
+        grace: 0,
+        bar: "1",
+        beat: onset,
+        printed: null,
+      });
     }
     onset = add(onset, duration);
   });

@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { add, beats, compare, divide, later, multiply, subtract, toMs, toNumber, ZERO } from "./beats";
 
-const fraction = fc.tuple(fc.integer({ min: -500, max: 500 }), fc.integer({ min: 1, max: 96 })).map(([n, d]) => beats(n, d));
+const fraction = fc
+  .tuple(fc.integer({ min: -500, max: 500 }), fc.integer({ min: 1, max: 96 }))
+  .map(([n, d]) => beats(n, d));
 
 describe("beats", () => {
   it("are exact and reduced", () => {

@@ -23,7 +23,10 @@ let option: FingeringKept;
 beforeAll(async () => {
   ({ db, drop } = await freshDatabase());
   const { id } = await player(db);
-  const file = { name: "made-up.musicxml", bytes: bytes(scoreXml([noteXml("C4", { length: 24 }) + noteXml("D4", { length: 24 })])) };
+  const file = {
+    name: "made-up.musicxml",
+    bytes: bytes(scoreXml([noteXml("C4", { length: 24 }) + noteXml("D4", { length: 24 })])),
+  };
   const made = await importPiece(db, id, file);
   if (!made.ok) throw new Error(made.message);
   pieceId = made.value.pieceId;
@@ -31,11 +34,22 @@ beforeAll(async () => {
 afterAll(() => drop());
 
 beforeEach(async () => {
-  const asked = { pieceId, title: "Two notes", fromBar: 1, toBar: 1, hands: "right", tempo: 90, touch: "legato", pedal: false } as const;
+  const asked = {
+    pieceId,
+    title: "Two notes",
+    fromBar: 1,
+    toBar: 1,
+    hands: "right",
+    tempo: 90,
+    touch: "legato",
+    pedal: false,
+  } as const;
   const made = await addPassage(db, asked);
   if (!made.ok) throw new Error(made.message);
   passageId = made.value.passageId;
-  [option] = (await addFingerings(db, passageId, [{ name: "A", origin: "solved", digits: fingers(1, 2), pins: {} }])) as [FingeringKept];
+  [option] = (await addFingerings(db, passageId, [
+    { name: "A", origin: "solved", digits: fingers(1, 2), pins: {} },
+  ])) as [FingeringKept];
 });
 
 function pin(on: FingeringKept, finger: 1 | 2 | 3 | 4 | 5 | null, digits: Fingering, id = randomUUID()) {
@@ -85,7 +99,10 @@ describe("the edit log", () => {
 
   it("refuses a change on an outdated version, shows what stands, and overwrites nothing", async () => {
     await pin(option, 2, fingers(2, 3));
-    expect(await pin(option, 5, fingers(5, 1))).toMatchObject({ outcome: "outdated", now: { version: 2, digits: fingers(2, 3) } });
+    expect(await pin(option, 5, fingers(5, 1))).toMatchObject({
+      outcome: "outdated",
+      now: { version: 2, digits: fingers(2, 3) },
+    });
     expect(await walk(db, option.id, option.version, "undo")).toMatchObject({ outcome: "outdated" });
     expect((await now()).digits).toEqual(fingers(2, 3));
   });
@@ -122,8 +139,20 @@ describe("what the database itself refuses", () => {
   };
 
   it("a finger that no hand has", async () => {
-    expect(await refused(addFingerings(db, passageId, [{ name: "Z", origin: "solved", digits: { [N1]: 6 } as unknown as Fingering, pins: {} }]))).toBe("fingering_version_fingers");
-    expect(await refused(addFingerings(db, passageId, [{ name: "Z", origin: "solved", digits: {}, pins: { [N1]: null } as unknown as Pins }]))).toBe("fingering_version_pins");
+    expect(
+      await refused(
+        addFingerings(db, passageId, [
+          { name: "Z", origin: "solved", digits: { [N1]: 6 } as unknown as Fingering, pins: {} },
+        ]),
+      ),
+    ).toBe("fingering_version_fingers");
+    expect(
+      await refused(
+        addFingerings(db, passageId, [
+          { name: "Z", origin: "solved", digits: {}, pins: { [N1]: null } as unknown as Pins },
+        ]),
+      ),
+    ).toBe("fingering_version_pins");
   });
 
   it("bars that run backwards, tempi nobody plays, and pieces without a source", async () => {
@@ -133,14 +162,29 @@ describe("what the database itself refuses", () => {
     expect(await refused(db.insert(passage).values({ ...given, fromBar: 1, tempo: 9 }))).toBe("passage_tempo");
     expect(await refused(db.insert(passage).values({ ...given, fromBar: 1, title: "  " }))).toBe("passage_title");
     const { id } = await player(db);
-    expect(await refused(db.insert(piece).values({ pianistId: id, title: "x", sourceKind: "file", fileName: "x", source: new Uint8Array(0), partId: "P1" }))).toBe("piece_source");
+    expect(
+      await refused(
+        db.insert(piece).values({
+          pianistId: id,
+          title: "x",
+          sourceKind: "file",
+          fileName: "x",
+          source: new Uint8Array(0),
+          partId: "P1",
+        }),
+      ),
+    ).toBe("piece_source");
   });
 
   it("marks on what is no note, and tied figures without notes", async () => {
-    expect(await refused(db.insert(noteMark).values({ passageId, noteId: "third from the left", kind: "tune" }))).toBe("note_mark_note");
+    expect(await refused(db.insert(noteMark).values({ passageId, noteId: "third from the left", kind: "tune" }))).toBe(
+      "note_mark_note",
+    );
     await db.insert(noteMark).values({ passageId, noteId: N1, kind: "tune" });
     const [figure] = await db.insert(tiedFigure).values({ pieceId, name: "turn" }).returning();
-    expect(await refused(db.insert(tiedFigurePlace).values({ figureId: figure!.id, place: 0, notes: [] }))).toBe("tied_figure_place_notes");
+    expect(await refused(db.insert(tiedFigurePlace).values({ figureId: figure!.id, place: 0, notes: [] }))).toBe(
+      "tied_figure_place_notes",
+    );
     await db.insert(tiedFigurePlace).values({ figureId: figure!.id, place: 0, notes: [N1, N2] });
   });
 });

@@ -32,12 +32,17 @@ export interface EditAsked {
 }
 
 /** Kept, or refused because the fingering has moved on; then as it stands is given back, and nothing is overwritten. */
-export type Kept = { readonly outcome: "kept" | "outdated"; readonly now: FingeringKept } | { readonly outcome: "gone" };
+export type Kept =
+  { readonly outcome: "kept" | "outdated"; readonly now: FingeringKept } | { readonly outcome: "gone" };
 
 type Tx = Parameters<Parameters<Db["transaction"]>[0]>[0];
 
 export async function fingeringsOf(db: Db | Tx, passageId: string): Promise<readonly FingeringKept[]> {
-  const rows = await db.select({ id: fingering.id }).from(fingering).where(eq(fingering.passageId, passageId)).orderBy(asc(fingering.name));
+  const rows = await db
+    .select({ id: fingering.id })
+    .from(fingering)
+    .where(eq(fingering.passageId, passageId))
+    .orderBy(asc(fingering.name));
   return Promise.all(rows.map(async ({ id }) => (await fingeringById(db, id))!));
 }
 
@@ -45,7 +50,10 @@ export async function fingeringById(db: Db | Tx, id: string): Promise<FingeringK
   const [found] = await db
     .select()
     .from(fingering)
-    .innerJoin(fingeringVersion, and(eq(fingeringVersion.fingeringId, fingering.id), eq(fingeringVersion.version, fingering.version)))
+    .innerJoin(
+      fingeringVersion,
+      and(eq(fingeringVersion.fingeringId, fingering.id), eq(fingeringVersion.version, fingering.version)),
+    )
     .where(eq(fingering.id, id));
   if (!found) return null;
   const [counts] = await db
@@ -57,7 +65,17 @@ export async function fingeringById(db: Db | Tx, id: string): Promise<FingeringK
     .where(eq(edit.fingeringId, id));
   const { passageId, name, origin, version } = found.fingering;
   const { digits, pins } = found.fingering_version;
-  return { id, passageId, name, origin, version, digits, pins, undoable: counts?.undoable ?? 0, redoable: counts?.redoable ?? 0 };
+  return {
+    id,
+    passageId,
+    name,
+    origin,
+    version,
+    digits,
+    pins,
+    undoable: counts?.undoable ?? 0,
+    redoable: counts?.redoable ?? 0,
+  };
 }
 
 /** Keeps new options of a passage; those whose name is taken already are left as they are. */
@@ -68,7 +86,11 @@ export async function addFingerings(
 ): Promise<readonly FingeringKept[]> {
   return db.transaction(async (tx) => {
     for (const { name, origin, digits, pins } of options) {
-      const [made] = await tx.insert(fingering).values({ passageId, name, origin, version: 1 }).onConflictDoNothing().returning();
+      const [made] = await tx
+        .insert(fingering)
+        .values({ passageId, name, origin, version: 1 })
+        .onConflictDoNothing()
+        .returning();
       if (made) await tx.insert(fingeringVersion).values({ fingeringId: made.id, version: 1, digits, pins });
     }
     return fingeringsOf(tx, passageId);
@@ -110,12 +132,18 @@ export async function walk(db: Db, fingeringId: string, onVersion: number, way: 
       .from(edit)
       .where(and(eq(edit.fingeringId, fingeringId), inArray(edit.state, ["applied", "undone"])))
       .orderBy(asc(edit.order));
-    const step = way === "undo" ? edits.findLast((e) => e.state === "applied") : edits.find((e) => e.state === "undone");
+    const step =
+      way === "undo" ? edits.findLast((e) => e.state === "applied") : edits.find((e) => e.state === "undone");
     if (!step) return { outcome: "kept", now };
     const [to] = await tx
       .select()
       .from(fingeringVersion)
-      .where(and(eq(fingeringVersion.fingeringId, fingeringId), eq(fingeringVersion.version, way === "undo" ? step.before : step.after)));
+      .where(
+        and(
+          eq(fingeringVersion.fingeringId, fingeringId),
+          eq(fingeringVersion.version, way === "undo" ? step.before : step.after),
+        ),
+      );
     await newVersion(tx, now, to!.digits, to!.pins);
     await tx
       .update(edit)
@@ -146,6 +174,9 @@ async function setAsideUndone(tx: Tx, fingeringId: string): Promise<void> {
 }
 
 async function nextOrder(tx: Tx, fingeringId: string): Promise<number> {
-  const [last] = await tx.select({ order: sql<number>`coalesce(max(${edit.order}), 0)::int` }).from(edit).where(eq(edit.fingeringId, fingeringId));
+  const [last] = await tx
+    .select({ order: sql<number>`coalesce(max(${edit.order}), 0)::int` })
+    .from(edit)
+    .where(eq(edit.fingeringId, fingeringId));
   return (last?.order ?? 0) + 1;
 }

@@ -10,7 +10,11 @@ export async function firstPianist(db: Db): Promise<typeof pianist.$inferSelect 
 }
 
 /** All measurements of a hand, newest first. */
-export async function measurements(db: Db, pianistId: string, side: Side): Promise<(typeof handMeasurement.$inferSelect)[]> {
+export async function measurements(
+  db: Db,
+  pianistId: string,
+  side: Side,
+): Promise<(typeof handMeasurement.$inferSelect)[]> {
   return db
     .select()
     .from(handMeasurement)
@@ -20,7 +24,12 @@ export async function measurements(db: Db, pianistId: string, side: Side): Promi
 
 /** The instrument the player works on: the newest. */
 export async function currentInstrument(db: Db, pianistId: string): Promise<typeof instrument.$inferSelect | null> {
-  const [found] = await db.select().from(instrument).where(eq(instrument.pianistId, pianistId)).orderBy(desc(instrument.createdAt)).limit(1);
+  const [found] = await db
+    .select()
+    .from(instrument)
+    .where(eq(instrument.pianistId, pianistId))
+    .orderBy(desc(instrument.createdAt))
+    .limit(1);
   return found ?? null;
 }
 

@@ -14,7 +14,12 @@ export interface PieceListed {
 /** All pieces of a player with their passages, by title. */
 export async function piecesWithPassages(db: Db, pianistId: string): Promise<readonly PieceListed[]> {
   const pieces = await db
-    .select({ id: piece.id, title: piece.title, fileName: piece.fileName, recital: { title: recital.title, heldOn: recital.heldOn } })
+    .select({
+      id: piece.id,
+      title: piece.title,
+      fileName: piece.fileName,
+      recital: { title: recital.title, heldOn: recital.heldOn },
+    })
     .from(piece)
     .leftJoin(recital, eq(piece.recitalId, recital.id))
     .where(eq(piece.pianistId, pianistId))
@@ -25,7 +30,10 @@ export async function piecesWithPassages(db: Db, pianistId: string): Promise<rea
     .innerJoin(piece, eq(passage.pieceId, piece.id))
     .where(eq(piece.pianistId, pianistId))
     .orderBy(asc(passage.fromBar), asc(passage.createdAt));
-  return pieces.map((p) => ({ ...p, passages: passages.filter((row) => row.passage.pieceId === p.id).map((row) => row.passage) }));
+  return pieces.map((p) => ({
+    ...p,
+    passages: passages.filter((row) => row.passage.pieceId === p.id).map((row) => row.passage),
+  }));
 }
 
 export async function pieceById(db: Db, id: string): Promise<typeof piece.$inferSelect | null> {

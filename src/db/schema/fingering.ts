@@ -1,5 +1,18 @@
 import { sql } from "drizzle-orm";
-import { check, foreignKey, integer, jsonb, pgEnum, pgTable, primaryKey, smallint, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
+import {
+  check,
+  foreignKey,
+  integer,
+  jsonb,
+  pgEnum,
+  pgTable,
+  primaryKey,
+  smallint,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from "drizzle-orm/pg-core";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import { passage } from "./passage";
 
@@ -11,7 +24,9 @@ export const fingering = pgTable(
   "fingering",
   {
     id: uuid().primaryKey().defaultRandom(),
-    passageId: uuid().notNull().references(() => passage.id, { onDelete: "cascade" }),
+    passageId: uuid()
+      .notNull()
+      .references(() => passage.id, { onDelete: "cascade" }),
     /** The letter it goes by. */
     name: text().notNull(),
     origin: origin().notNull(),
@@ -19,14 +34,19 @@ export const fingering = pgTable(
     version: integer().notNull(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (t) => [unique("fingering_name").on(t.passageId, t.name), check("fingering_version_positive", sql`${t.version} >= 1`)],
+  (t) => [
+    unique("fingering_name").on(t.passageId, t.name),
+    check("fingering_version_positive", sql`${t.version} >= 1`),
+  ],
 );
 
 /** Every state a fingering was ever in. Never changed. */
 export const fingeringVersion = pgTable(
   "fingering_version",
   {
-    fingeringId: uuid().notNull().references(() => fingering.id, { onDelete: "cascade" }),
+    fingeringId: uuid()
+      .notNull()
+      .references(() => fingering.id, { onDelete: "cascade" }),
     version: integer().notNull(),
     digits: jsonb().$type<Fingering>().notNull(),
     pins: jsonb().$type<Pins>().notNull(),
@@ -35,7 +55,10 @@ export const fingeringVersion = pgTable(
   (t) => [
     primaryKey({ columns: [t.fingeringId, t.version] }),
     check("fingering_version_digits", sql`jsonb_typeof(${t.digits}) = 'object' and jsonb_typeof(${t.pins}) = 'object'`),
-    check("fingering_version_fingers", sql`not jsonb_path_exists(${t.digits}, '$.* ? (@ != null && (@ < 1 || @ > 5))')`),
+    check(
+      "fingering_version_fingers",
+      sql`not jsonb_path_exists(${t.digits}, '$.* ? (@ != null && (@ < 1 || @ > 5))')`,
+    ),
     check("fingering_version_pins", sql`not jsonb_path_exists(${t.pins}, '$.* ? (@ == null || @ < 1 || @ > 5)')`),
   ],
 );
@@ -50,7 +73,9 @@ export const edit = pgTable(
   {
     /** Given by the page, so that sending an edit twice keeps it once. */
     id: uuid().primaryKey(),
-    fingeringId: uuid().notNull().references(() => fingering.id, { onDelete: "cascade" }),
+    fingeringId: uuid()
+      .notNull()
+      .references(() => fingering.id, { onDelete: "cascade" }),
     order: integer().notNull(),
     kind: editKind().notNull(),
     noteId: text().notNull(),
@@ -62,8 +87,19 @@ export const edit = pgTable(
   },
   (t) => [
     unique("edit_order").on(t.fingeringId, t.order),
-    check("edit_finger", sql`(${t.kind} = 'pin') = (${t.finger} is not null) and (${t.finger} is null or ${t.finger} between 1 and 5)`),
-    foreignKey({ name: "edit_before", columns: [t.fingeringId, t.before], foreignColumns: [fingeringVersion.fingeringId, fingeringVersion.version] }),
-    foreignKey({ name: "edit_after", columns: [t.fingeringId, t.after], foreignColumns: [fingeringVersion.fingeringId, fingeringVersion.version] }),
+    check(
+      "edit_finger",
+      sql`(${t.kind} = 'pin') = (${t.finger} is not null) and (${t.finger} is null or ${t.finger} between 1 and 5)`,
+    ),
+    foreignKey({
+      name: "edit_before",
+      columns: [t.fingeringId, t.before],
+      foreignColumns: [fingeringVersion.fingeringId, fingeringVersion.version],
+    }),
+    foreignKey({
+      name: "edit_after",
+      columns: [t.fingeringId, t.after],
+      foreignColumns: [fingeringVersion.fingeringId, fingeringVersion.version],
+    }),
   ],
 );

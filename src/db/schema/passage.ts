@@ -1,5 +1,18 @@
 import { sql } from "drizzle-orm";
-import { boolean, check, doublePrecision, index, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, uuid } from "drizzle-orm/pg-core";
+import {
+  boolean,
+  check,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgEnum,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from "drizzle-orm/pg-core";
 import { TEMPO_RANGE } from "@/core/passage/passage";
 import { piece } from "./piece";
 
@@ -14,7 +27,9 @@ export const passage = pgTable(
   "passage",
   {
     id: uuid().primaryKey().defaultRandom(),
-    pieceId: uuid().notNull().references(() => piece.id, { onDelete: "cascade" }),
+    pieceId: uuid()
+      .notNull()
+      .references(() => piece.id, { onDelete: "cascade" }),
     title: text().notNull(),
     fromBar: integer().notNull(),
     toBar: integer().notNull(),
@@ -29,7 +44,10 @@ export const passage = pgTable(
   (t) => [
     check("passage_title", sql`length(trim(${t.title})) > 0`),
     check("passage_bars", sql`${t.fromBar} >= 1 and ${t.toBar} >= ${t.fromBar}`),
-    check("passage_tempo", sql`${t.tempo} between ${sql.raw(String(TEMPO_RANGE[0]))} and ${sql.raw(String(TEMPO_RANGE[1]))}`),
+    check(
+      "passage_tempo",
+      sql`${t.tempo} between ${sql.raw(String(TEMPO_RANGE[0]))} and ${sql.raw(String(TEMPO_RANGE[1]))}`,
+    ),
     index("passage_of_piece").on(t.pieceId),
   ],
 );
@@ -40,10 +58,15 @@ export const markKind = pgEnum("mark_kind", ["tune", "accent", "shared", "remedy
 export const noteMark = pgTable(
   "note_mark",
   {
-    passageId: uuid().notNull().references(() => passage.id, { onDelete: "cascade" }),
+    passageId: uuid()
+      .notNull()
+      .references(() => passage.id, { onDelete: "cascade" }),
     noteId: text().notNull(),
     kind: markKind().notNull(),
     detail: text(),
   },
-  (t) => [primaryKey({ columns: [t.passageId, t.noteId, t.kind] }), check("note_mark_note", sql`${t.noteId} ~ '^b[0-9]+-s[0-9]+-v[A-Za-z0-9]+-n[0-9]+$'`)],
+  (t) => [
+    primaryKey({ columns: [t.passageId, t.noteId, t.kind] }),
+    check("note_mark_note", sql`${t.noteId} ~ '^b[0-9]+-s[0-9]+-v[A-Za-z0-9]+-n[0-9]+$'`),
+  ],
 );

@@ -15,7 +15,9 @@ export const handMeasurement = pgTable(
   "hand_measurement",
   {
     id: uuid().primaryKey().defaultRandom(),
-    pianistId: uuid().notNull().references(() => pianist.id, { onDelete: "cascade" }),
+    pianistId: uuid()
+      .notNull()
+      .references(() => pianist.id, { onDelete: "cascade" }),
     side: side().notNull(),
     measuredOn: date({ mode: "string" }).notNull(),
     /** mm on a ruler, outer edge of thumb to outer edge of little finger. */
@@ -23,7 +25,10 @@ export const handMeasurement = pgTable(
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
-    check("hand_measurement_span", sql`${t.rulerSpan} between ${sql.raw(String(HAND.rulerSpanRange[0]))} and ${sql.raw(String(HAND.rulerSpanRange[1]))}`),
+    check(
+      "hand_measurement_span",
+      sql`${t.rulerSpan} between ${sql.raw(String(HAND.rulerSpanRange[0]))} and ${sql.raw(String(HAND.rulerSpanRange[1]))}`,
+    ),
     index("hand_measurement_newest").on(t.pianistId, t.side, t.measuredOn),
   ],
 );
@@ -32,7 +37,9 @@ export const instrument = pgTable(
   "instrument",
   {
     id: uuid().primaryKey().defaultRandom(),
-    pianistId: uuid().notNull().references(() => pianist.id, { onDelete: "cascade" }),
+    pianistId: uuid()
+      .notNull()
+      .references(() => pianist.id, { onDelete: "cascade" }),
     name: text().notNull(),
     /** mm from C to C. */
     octaveWidth: doublePrecision().notNull(),
@@ -48,7 +55,9 @@ export const instrument = pgTable(
 
 export const recital = pgTable("recital", {
   id: uuid().primaryKey().defaultRandom(),
-  pianistId: uuid().notNull().references(() => pianist.id, { onDelete: "cascade" }),
+  pianistId: uuid()
+    .notNull()
+    .references(() => pianist.id, { onDelete: "cascade" }),
   title: text().notNull(),
   heldOn: date({ mode: "string" }).notNull(),
 });

@@ -1,5 +1,17 @@
 import { sql } from "drizzle-orm";
-import { check, customType, index, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, uuid } from "drizzle-orm/pg-core";
+import {
+  check,
+  customType,
+  index,
+  integer,
+  jsonb,
+  pgEnum,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from "drizzle-orm/pg-core";
 import { pianist, recital } from "./pianist";
 
 const bytea = customType<{ data: Uint8Array; driverData: Uint8Array }>({
@@ -15,7 +27,9 @@ export const piece = pgTable(
   "piece",
   {
     id: uuid().primaryKey().defaultRandom(),
-    pianistId: uuid().notNull().references(() => pianist.id, { onDelete: "cascade" }),
+    pianistId: uuid()
+      .notNull()
+      .references(() => pianist.id, { onDelete: "cascade" }),
     recitalId: uuid().references(() => recital.id, { onDelete: "set null" }),
     title: text().notNull(),
     sourceKind: sourceKind().notNull(),
@@ -36,7 +50,9 @@ export const piece = pgTable(
 /** A figure that returns in a piece and keeps its fingering. */
 export const tiedFigure = pgTable("tied_figure", {
   id: uuid().primaryKey().defaultRandom(),
-  pieceId: uuid().notNull().references(() => piece.id, { onDelete: "cascade" }),
+  pieceId: uuid()
+    .notNull()
+    .references(() => piece.id, { onDelete: "cascade" }),
   name: text().notNull(),
 });
 
@@ -44,7 +60,9 @@ export const tiedFigure = pgTable("tied_figure", {
 export const tiedFigurePlace = pgTable(
   "tied_figure_place",
   {
-    figureId: uuid().notNull().references(() => tiedFigure.id, { onDelete: "cascade" }),
+    figureId: uuid()
+      .notNull()
+      .references(() => tiedFigure.id, { onDelete: "cascade" }),
     place: integer().notNull(),
     notes: jsonb().$type<readonly string[]>().notNull(),
   },

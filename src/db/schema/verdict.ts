@@ -11,7 +11,9 @@ export const verdictEvent = pgTable(
   {
     /** Given by the page, so that sending it twice keeps it once. */
     id: uuid().primaryKey(),
-    passageId: uuid().notNull().references(() => passage.id, { onDelete: "cascade" }),
+    passageId: uuid()
+      .notNull()
+      .references(() => passage.id, { onDelete: "cascade" }),
     kind: verdictKind().notNull(),
     fingeringId: uuid().references(() => fingering.id, { onDelete: "cascade" }),
     reason: text().notNull().default(""),

@@ -13,5 +13,7 @@ export const darkWater: Composed = {
      ab5 gb5 eb5 db5 bb4 ab4 gb4 eb4 db4 eb4 gb4 ab4 bb4 db5 eb5 gb5 |
      ab5 gb5 f5 eb5 db5 cb5 bb4 ab4 2 gb4`,
   ],
-  left: [`4 gb2 [db3 gb3 bb3] db2 [ab2 f3 cb4] | gb2 [db3 bb3] eb2 [bb2 gb3] | cb2 [gb2 eb3] ab1 [eb2 cb3] | db2 [ab2 f3] 2 [gb2 db3]`],
+  left: [
+    `4 gb2 [db3 gb3 bb3] db2 [ab2 f3 cb4] | gb2 [db3 bb3] eb2 [bb2 gb3] | cb2 [gb2 eb3] ab1 [eb2 cb3] | db2 [ab2 f3] 2 [gb2 db3]`,
+  ],
 };

@@ -15,5 +15,7 @@ export const weathervane: Composed = {
      c6 b5 a5 g5 f5 e5 d5 b4 |
      8 c5 [g4 b4] 4 [e4 c5]`,
   ],
-  left: [`8 [c3 g3] r [g2 f3] r | [eb3 bb3] r [bb2 ab3] r | [e3 b3] r [b2 a3] r | [ab2 eb3] r [eb3 db4] r | [c3 e3] r [g2 f3] r | [c3 g3] [g2 d3] 4 c3`],
+  left: [
+    `8 [c3 g3] r [g2 f3] r | [eb3 bb3] r [bb2 ab3] r | [e3 b3] r [b2 a3] r | [ab2 eb3] r [eb3 db4] r | [c3 e3] r [g2 f3] r | [c3 g3] [g2 d3] 4 c3`,
+  ],
 };

@@ -16,16 +16,29 @@ describe("an excerpt", () => {
   it("carries the note ids, takes digits out, and begins with what is in force", () => {
     const digit = "<notations><technical><fingering>3</fingering></technical></notations>";
     const change = "<attributes><key><fifths>-3</fifths></key><clef><sign>F</sign><line>4</line></clef></attributes>";
-    const { score, part } = opened(scoreXml([noteXml("C4", { length: 48 }), change + noteXml("D4", { length: 48 }), noteXml("E4", { length: 48, notations: digit })]));
+    const { score, part } = opened(
+      scoreXml([
+        noteXml("C4", { length: 48 }),
+        change + noteXml("D4", { length: 48 }),
+        noteXml("E4", { length: 48, notations: digit }),
+      ]),
+    );
     const text = excerpt(score, part, 3, 3);
     expect(text).toContain(`<note id="b3-s1-v1-n1">`);
     expect(text).not.toContain("<fingering");
-    expect(text).toMatch(/<measure number="3"><attributes><divisions>12<\/divisions><key><fifths>-3<\/fifths><\/key><time>.*<\/time><clef><sign>F</);
+    expect(text).toMatch(
+      /<measure number="3"><attributes><divisions>12<\/divisions><key><fifths>-3<\/fifths><\/key><time>.*<\/time><clef><sign>F</,
+    );
     expect(text).not.toContain("b2-");
   });
 
   it("lets the first bar's own attributes win", () => {
-    const { score, part } = opened(scoreXml([noteXml("C4", { length: 48 }), "<attributes><key><fifths>2</fifths></key></attributes>" + noteXml("D4", { length: 48 })]));
+    const { score, part } = opened(
+      scoreXml([
+        noteXml("C4", { length: 48 }),
+        "<attributes><key><fifths>2</fifths></key></attributes>" + noteXml("D4", { length: 48 }),
+      ]),
+    );
     expect([...excerpt(score, part, 2, 2).matchAll(/<fifths>(.*?)</g)].map((m) => m[1])).toEqual(["2"]);
   });
 
@@ -35,7 +48,8 @@ describe("an excerpt", () => {
       const text = excerpt(score, part, 1, part.bars.length);
       expect(text).not.toContain("of-its-own");
       const again = opened(text).part;
-      const pitches = (p: Part) => passageFrom(p, 1, p.bars.length, "both").notes.map((n) => [n.id, n.pitch, n.onset, n.duration]);
+      const pitches = (p: Part) =>
+        passageFrom(p, 1, p.bars.length, "both").notes.map((n) => [n.id, n.pitch, n.onset, n.duration]);
       expect(pitches(again)).toEqual(pitches(part));
     }
   });

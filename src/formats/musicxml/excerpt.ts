@@ -13,7 +13,8 @@ export function excerpt(score: Score, part: Part, fromBar: number, toBar: number
   const first = bars[0];
   if (!first || toBar > part.bars.length) throw new RangeError(`Bars ${fromBar} to ${toBar} are not in this part.`);
   const inForce = new InForce(score.text);
-  for (const bar of part.bars.slice(0, fromBar - 1)) for (const a of childrenOf(bar.element, "attributes")) inForce.take(a);
+  for (const bar of part.bars.slice(0, fromBar - 1))
+    for (const a of childrenOf(bar.element, "attributes")) inForce.take(a);
   const opening = openingAttributes(first.element);
   for (const attributes of opening) inForce.take(attributes);
   const measures = bars.map((bar) => measureText(score.text, bar, bar === first ? { opening, inForce } : null));
@@ -33,12 +34,17 @@ class InForce {
     for (const element of attributes.children) {
       if (!ORDER.includes(element.name)) continue;
       if (element.name === "key" || element.name === "time") this.forget(element.name, element.attributes["number"]);
-      this.parts.set(`${element.name} ${element.attributes["number"] ?? ""}`, this.text.slice(element.start, element.end));
+      this.parts.set(
+        `${element.name} ${element.attributes["number"] ?? ""}`,
+        this.text.slice(element.start, element.end),
+      );
     }
   }
 
   toString(): string {
-    const sorted = [...this.parts].sort(([a], [b]) => ORDER.indexOf(a.split(" ")[0]!) - ORDER.indexOf(b.split(" ")[0]!) || (a < b ? -1 : 1));
+    const sorted = [...this.parts].sort(
+      ([a], [b]) => ORDER.indexOf(a.split(" ")[0]!) - ORDER.indexOf(b.split(" ")[0]!) || (a < b ? -1 : 1),
+    );
     return `<attributes>${sorted.map(([, text]) => text).join("")}</attributes>`;
   }
 
@@ -64,7 +70,8 @@ function measureText(text: string, bar: Bar, start: { opening: readonly Element[
   for (const attributes of start?.opening ?? []) edits.push({ start: attributes.start, end: attributes.end, with: "" });
   if (start) edits.push({ start: element.inner, end: element.inner, with: start.inForce.toString() });
   for (const head of bar.heads) edits.push(...noteEdits(text, head.element, head.id));
-  for (const dropped of element.children.filter(isShownElsewhere)) edits.push({ start: dropped.start, end: dropped.end, with: "" });
+  for (const dropped of element.children.filter(isShownElsewhere))
+    edits.push({ start: dropped.start, end: dropped.end, with: "" });
   const moved = edits.map((edit) => ({ ...edit, start: edit.start - element.start, end: edit.end - element.start }));
   return splice(text.slice(element.start, element.end), moved);
 }
@@ -72,7 +79,10 @@ function measureText(text: string, bar: Bar, start: { opening: readonly Element[
 /** Line breaks of the file, and the metronome mark, which stands in the passage's title. */
 function isShownElsewhere(element: Element): boolean {
   if (element.name === "print") return true;
-  return element.name === "direction" && childrenOf(element, "direction-type").some((type) => child(type, "metronome") !== null);
+  return (
+    element.name === "direction" &&
+    childrenOf(element, "direction-type").some((type) => child(type, "metronome") !== null)
+  );
 }
 
 function noteEdits(text: string, note: Element, id: string): readonly Edit[] {
@@ -82,5 +92,8 @@ function noteEdits(text: string, note: Element, id: string): readonly Edit[] {
     const technical = child(n, "technical");
     return technical ? childrenOf(technical, "fingering") : [];
   });
-  return [{ start: note.start, end: note.inner, with: renamed }, ...digits.map((d) => ({ start: d.start, end: d.end, with: "" }))];
+  return [
+    { start: note.start, end: note.inner, with: renamed },
+    ...digits.map((d) => ({ start: d.start, end: d.end, with: "" })),
+  ];
 }

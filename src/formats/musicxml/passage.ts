@@ -29,7 +29,19 @@ type Growing = { -readonly [Key in keyof Note]: Note[Key] };
 
 function begun(head: NoteHead, bar: Bar): Growing {
   const { id, pitch, staff, voice, onset, duration, grace, printed } = head;
-  return { id, tied: [], pitch, staff, voice, onset, duration, grace, bar: bar.number, beat: subtract(onset, bar.start), printed };
+  return {
+    id,
+    tied: [],
+    pitch,
+    staff,
+    voice,
+    onset,
+    duration,
+    grace,
+    bar: bar.number,
+    beat: subtract(onset, bar.start),
+    printed,
+  };
 }
 
 function prolonged(note: Growing, head: NoteHead): Growing {

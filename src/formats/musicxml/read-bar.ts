@@ -37,13 +37,28 @@ export function readBar(measure: Element, index: number, start: Beats, running: 
   const label = measure.attributes["number"] ?? "";
   const number = /^\d+$/.test(label) ? label : String(index);
   const place = `part ${part}, bar ${number}`;
-  const bar: Growing = { index, number, start, place, heads: [], issues: [], orders: new Map(), at: ZERO, last: ZERO, furthest: ZERO };
+  const bar: Growing = {
+    index,
+    number,
+    start,
+    place,
+    heads: [],
+    issues: [],
+    orders: new Map(),
+    at: ZERO,
+    last: ZERO,
+    furthest: ZERO,
+  };
   for (const element of measure.children) {
     const problem = readElement(element, bar, running);
     if (problem) return refusal("bad-duration", problem, place);
   }
   const length = compare(bar.furthest, ZERO) > 0 ? bar.furthest : running.length;
-  return { ok: true, value: { index, number, start, length, heads: numberGraces(bar.heads), element: measure }, issues: bar.issues };
+  return {
+    ok: true,
+    value: { index, number, start, length, heads: numberGraces(bar.heads), element: measure },
+    issues: bar.issues,
+  };
 }
 
 function readElement(element: Element, bar: Growing, running: Running): string | null {
@@ -69,7 +84,14 @@ function readAttributes(element: Element, bar: Growing, running: Running): void 
   const divisions = textOf(element, "divisions");
   if (divisions !== null) {
     if (Number(divisions) > 0) running.divisions = Number(divisions);
-    else bar.issues.push(remark("bad-divisions", `Divisions of "${divisions}" are not a positive number and are passed over.`, bar.place));
+    else
+      bar.issues.push(
+        remark(
+          "bad-divisions",
+          `Divisions of "${divisions}" are not a positive number and are passed over.`,
+          bar.place,
+        ),
+      );
   }
   const staves = Number(textOf(element, "staves"));
   if (staves > 0) running.staves = Math.max(running.staves, staves);
@@ -83,7 +105,9 @@ function move(element: Element, bar: Growing, running: Running): string | null {
   if (length === null) return `A <${element.name}> has no proper duration.`;
   bar.at = element.name === "forward" ? add(bar.at, length) : subtract(bar.at, length);
   if (compare(bar.at, ZERO) < 0) {
-    bar.issues.push(remark("backup", "A <backup> goes back past the start of the bar; it is taken as going to the start.", bar.place));
+    bar.issues.push(
+      remark("backup", "A <backup> goes back past the start of the bar; it is taken as going to the start.", bar.place),
+    );
     bar.at = ZERO;
   }
   bar.furthest = later(bar.furthest, bar.at);
@@ -131,7 +155,9 @@ function durationOf(element: Element, bar: Growing, running: Running): Beats | n
   if (text === null || !/^\d+(\.\d+)?$/.test(text)) return null;
   if (running.divisions === null) {
     running.divisions = 1;
-    bar.issues.push(remark("no-divisions", "The file does not say how long a division is; a quarter note is assumed.", bar.place));
+    bar.issues.push(
+      remark("no-divisions", "The file does not say how long a division is; a quarter note is assumed.", bar.place),
+    );
   }
   return beats(Number(text), running.divisions);
 }
@@ -142,13 +168,26 @@ function pitchOf(element: Element, bar: Growing): Pitch | null {
     bar.issues.push(remark("unpitched", "A note without pitch is passed over.", bar.place));
     return null;
   }
-  const [step, octave, alter] = [textOf(written, "step") ?? "", Number(textOf(written, "octave")), Number(textOf(written, "alter") ?? 0)];
+  const [step, octave, alter] = [
+    textOf(written, "step") ?? "",
+    Number(textOf(written, "octave")),
+    Number(textOf(written, "alter") ?? 0),
+  ];
   const key = (octave + 1) * 12 + (STEPS[step] ?? NaN) + Math.round(alter);
   if (isOnKeyboard(key)) {
-    if (alter !== Math.round(alter)) bar.issues.push(remark("microtone", `${step}${octave} altered by ${alter} is taken as the nearest key.`, bar.place));
+    if (alter !== Math.round(alter))
+      bar.issues.push(
+        remark("microtone", `${step}${octave} altered by ${alter} is taken as the nearest key.`, bar.place),
+      );
     return key;
   }
-  bar.issues.push(remark("off-keyboard", `${step}${octave} with alteration ${alter} is not on the keyboard and is passed over.`, bar.place));
+  bar.issues.push(
+    remark(
+      "off-keyboard",
+      `${step}${octave} with alteration ${alter} is not on the keyboard and is passed over.`,
+      bar.place,
+    ),
+  );
   return null;
 }
 

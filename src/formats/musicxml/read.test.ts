@@ -17,7 +17,12 @@ function passage(text: string, hands: Hands = "both", from = 1, to?: number) {
 
 describe("reading MusicXML", () => {
   it("gives each note an id of bar, staff, voice and order, and exact places", () => {
-    const text = scoreXml([noteXml("C4", { length: 4 }) + noteXml("D4", { length: 4 }) + noteXml("E4", { length: 4 }) + noteXml("F4", { length: 36 })]);
+    const text = scoreXml([
+      noteXml("C4", { length: 4 }) +
+        noteXml("D4", { length: 4 }) +
+        noteXml("E4", { length: 4 }) +
+        noteXml("F4", { length: 36 }),
+    ]);
     expect(passage(text).notes.map(({ id, onset, duration, pitch }) => [id, onset, duration, pitch])).toEqual([
       ["b1-s1-v1-n1", "0", "1/3", 60],
       ["b1-s1-v1-n2", "1/3", "1/3", 62],
@@ -43,7 +48,11 @@ describe("reading MusicXML", () => {
   });
 
   it("joins ties over bar lines, and begins a note that is tied into the passage with the passage", () => {
-    const text = scoreXml([noteXml("C4", { length: 48, tie: ["start"] }), noteXml("C4", { length: 48, tie: ["stop", "start"] }), noteXml("C4", { length: 48, tie: ["stop"] })]);
+    const text = scoreXml([
+      noteXml("C4", { length: 48, tie: ["start"] }),
+      noteXml("C4", { length: 48, tie: ["stop", "start"] }),
+      noteXml("C4", { length: 48, tie: ["stop"] }),
+    ]);
     const [whole] = passage(text).notes;
     expect(whole).toMatchObject({ id: "b1-s1-v1-n1", duration: "12", tied: ["b2-s1-v1-n1", "b3-s1-v1-n1"] });
     const [entered] = passage(text, "both", 2, 3).notes;
@@ -52,7 +61,11 @@ describe("reading MusicXML", () => {
 
   it("puts chord notes at one onset and grace notes before the note they lean on", () => {
     const text = scoreXml([
-      noteXml("B3", { grace: true }) + noteXml("D4", { grace: true }) + noteXml("C4") + noteXml("E4", { chord: true }) + noteXml("G4", { length: 36 }),
+      noteXml("B3", { grace: true }) +
+        noteXml("D4", { grace: true }) +
+        noteXml("C4") +
+        noteXml("E4", { chord: true }) +
+        noteXml("G4", { length: 36 }),
     ]);
     expect(passage(text).notes.map((n) => [n.pitch, n.onset, n.grace])).toEqual([
       [59, "0", -2],
@@ -69,7 +82,10 @@ describe("reading MusicXML", () => {
   });
 
   it("keeps the number of a pick-up bar and counts its real length", () => {
-    const text = scoreXml([noteXml("G4"), noteXml("C5", { length: 48 })]).replace(`<measure number="1">`, `<measure number="0" implicit="yes">`);
+    const text = scoreXml([noteXml("G4"), noteXml("C5", { length: 48 })]).replace(
+      `<measure number="1">`,
+      `<measure number="0" implicit="yes">`,
+    );
     expect(passage(text).notes.map((n) => [n.bar, n.onset])).toEqual([
       ["0", "0"],
       ["2", "1"],
@@ -78,14 +94,19 @@ describe("reading MusicXML", () => {
 
   it("leaves repeats as written", () => {
     const repeat = `<barline location="right"><repeat direction="backward"/></barline>`;
-    expect(passage(scoreXml([noteXml("C4", { length: 48 }) + repeat, noteXml("D4", { length: 48 })])).notes.length).toBe(2);
+    expect(
+      passage(scoreXml([noteXml("C4", { length: 48 }) + repeat, noteXml("D4", { length: 48 })])).notes.length,
+    ).toBe(2);
   });
 
   it("chooses the piano among several parts and keeps printed digits", () => {
     const digit = `<notations><technical><fingering>3</fingering></technical></notations>`;
     const text = scoreXml([noteXml("C4", { length: 48, notations: digit })])
       .replace("<score-part id", `<score-part id="P0"><part-name>Flute</part-name></score-part><score-part id`)
-      .replace(`<part id="P1">`, `<part id="P0"><measure number="1">${noteXml("C6", { length: 48 })}</measure></part><part id="P1">`);
+      .replace(
+        `<part id="P1">`,
+        `<part id="P0"><measure number="1">${noteXml("C6", { length: 48 })}</measure></part><part id="P1">`,
+      );
     const part = pianoPart(score(text));
     expect(part.name).toBe("Piano");
     expect(passageFrom(part, 1, 1, "right").notes[0]!.printed).toBe(3);

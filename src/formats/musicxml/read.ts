@@ -12,9 +12,13 @@ export interface RootRead {
 /** Reads the parts of a partwise score; says plainly what else it is otherwise. */
 export function readRoot(root: Element): Read<RootRead> {
   if (root.name === "score-timewise") {
-    return refusal("timewise", "The score is written bar by bar (score-timewise); save it as a partwise score (score-partwise) and import that.");
+    return refusal(
+      "timewise",
+      "The score is written bar by bar (score-timewise); save it as a partwise score (score-partwise) and import that.",
+    );
   }
-  if (root.name !== "score-partwise") return refusal("not-musicxml", `The file is XML but not MusicXML: it begins with <${root.name}>.`);
+  if (root.name !== "score-partwise")
+    return refusal("not-musicxml", `The file is XML but not MusicXML: it begins with <${root.name}>.`);
   const issues: FileIssue[] = [];
   const names = partNames(root);
   const parts: Part[] = [];
@@ -25,7 +29,8 @@ export function readRoot(root: Element): Read<RootRead> {
     parts.push(part.value);
   }
   if (parts.length === 0) return refusal("no-parts", "The score holds no part.");
-  if (!parts.some((part) => part.bars.some((bar) => bar.heads.length > 0))) return refusal("no-notes", "The score holds no notes.");
+  if (!parts.some((part) => part.bars.some((bar) => bar.heads.length > 0)))
+    return refusal("no-notes", "The score holds no notes.");
   return { ok: true, value: { title: titleOf(root), parts }, issues };
 }
 

@@ -54,7 +54,10 @@ export interface NoteHead {
 export function pianoPart(score: Score): Part {
   const playing = score.parts.filter((part) => part.bars.some((bar) => bar.heads.length > 0));
   return (
-    playing.find((part) => part.staves === 2) ?? playing.find((part) => /piano|klavier|clavier/i.test(part.name)) ?? playing[0] ?? score.parts[0]!
+    playing.find((part) => part.staves === 2) ??
+    playing.find((part) => /piano|klavier|clavier/i.test(part.name)) ??
+    playing[0] ??
+    score.parts[0]!
   );
 }
 

@@ -14,7 +14,9 @@ function score(file: Uint8Array): Score {
 
 function written(text: string, fingering: Record<string, number | null>): string {
   const read = score(bytes(text));
-  return writeFingering(read, pianoPart(read), fingering as Fingering, (note) => (note.includes("-s2-") ? "left" : "right"));
+  return writeFingering(read, pianoPart(read), fingering as Fingering, (note) =>
+    note.includes("-s2-") ? "left" : "right",
+  );
 }
 
 /** The text with all that a fingering adds taken out again. */
@@ -34,7 +36,13 @@ describe("writing fingering into MusicXML", () => {
   ]);
 
   it("adds a digit to each note and changes nothing else", () => {
-    const out = written(chord, { "b1-s1-v1-n1": 1, "b1-s1-v1-n2": 2, "b1-s1-v1-n3": 3, "b1-s1-v1-n4": 4, "b1-s1-v1-n5": 5 });
+    const out = written(chord, {
+      "b1-s1-v1-n1": 1,
+      "b1-s1-v1-n2": 2,
+      "b1-s1-v1-n3": 3,
+      "b1-s1-v1-n4": 4,
+      "b1-s1-v1-n5": 5,
+    });
     expect(without(out)).toBe(without(chord.replace("<technical/>", "").replace("<notations/>", "")));
     expect(out).toContain("<!-- kept -->");
     expect(out).not.toMatch(/<note id=/);
@@ -47,7 +55,14 @@ describe("writing fingering into MusicXML", () => {
   });
 
   it("writes over the staff for the right hand and under it for the left", () => {
-    const text = scoreXml([noteXml("C4", { length: 48 }) + "<backup><duration>48</duration></backup>" + noteXml("C3", { length: 48, staff: 2, voice: 5 })], { staves: 2 });
+    const text = scoreXml(
+      [
+        noteXml("C4", { length: 48 }) +
+          "<backup><duration>48</duration></backup>" +
+          noteXml("C3", { length: 48, staff: 2, voice: 5 }),
+      ],
+      { staves: 2 },
+    );
     const out = written(text, { "b1-s1-v1-n1": 2, "b1-s2-v5-n1": 5 });
     expect(out).toContain(`<fingering placement="above">2<`);
     expect(out).toContain(`<fingering placement="below">5<`);
@@ -65,16 +80,34 @@ describe("writing fingering into MusicXML", () => {
   });
 
   it("reads back as the same fingering", () => {
-    const fingering: Record<string, number> = { "b1-s1-v1-n1": 1, "b1-s1-v1-n2": 3, "b1-s1-v1-n3": 5, "b1-s1-v1-n4": 4, "b1-s1-v1-n5": 2 };
+    const fingering: Record<string, number> = {
+      "b1-s1-v1-n1": 1,
+      "b1-s1-v1-n2": 3,
+      "b1-s1-v1-n3": 5,
+      "b1-s1-v1-n4": 4,
+      "b1-s1-v1-n5": 2,
+    };
     const again = pianoPart(score(bytes(written(chord, fingering))));
-    expect(Object.fromEntries(passageFrom(again, 1, 1, "right").notes.map((n) => [n.id, n.printed]))).toEqual(fingering);
+    expect(Object.fromEntries(passageFrom(again, 1, 1, "right").notes.map((n) => [n.id, n.printed]))).toEqual(
+      fingering,
+    );
   });
 
   it("gives a compressed score back compressed, other files as they were", () => {
     const container = `<container><rootfiles><rootfile full-path="music/score.xml"/></rootfiles></container>`;
-    const packed = zipSync({ mimetype: strToU8("application/vnd.recordare.musicxml"), "META-INF/container.xml": strToU8(container), "music/score.xml": strToU8(chord), "cover.png": new Uint8Array([1, 2, 3]) });
+    const packed = zipSync({
+      mimetype: strToU8("application/vnd.recordare.musicxml"),
+      "META-INF/container.xml": strToU8(container),
+      "music/score.xml": strToU8(chord),
+      "cover.png": new Uint8Array([1, 2, 3]),
+    });
     const read = score(packed);
-    const out = unzipSync(writeFile(read, writeFingering(read, pianoPart(read), { "b1-s1-v1-n1": 2 } as unknown as Fingering, () => "right")));
+    const out = unzipSync(
+      writeFile(
+        read,
+        writeFingering(read, pianoPart(read), { "b1-s1-v1-n1": 2 } as unknown as Fingering, () => "right"),
+      ),
+    );
     expect(out["cover.png"]).toEqual(new Uint8Array([1, 2, 3]));
     expect(Buffer.from(out["META-INF/container.xml"]!).toString()).toBe(container);
     expect(Buffer.from(out["music/score.xml"]!).toString()).toContain(`<fingering placement="above">2<`);
@@ -82,6 +115,8 @@ describe("writing fingering into MusicXML", () => {
 
   it("labels what it writes as the UTF-8 it is", () => {
     const read = score(Buffer.from(`\ufeff${chord.replace("UTF-8", "UTF-16")}`, "utf16le"));
-    expect(writeFingering(read, pianoPart(read), {}, () => "right")).toMatch(/^<\?xml version="1.0" encoding="UTF-8"\?>/);
+    expect(writeFingering(read, pianoPart(read), {}, () => "right")).toMatch(
+      /^<\?xml version="1.0" encoding="UTF-8"\?>/,
+    );
   });
 });

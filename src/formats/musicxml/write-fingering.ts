@@ -36,7 +36,11 @@ function editsFor(text: string, { element }: NoteHead, written: string): readonl
   const notations = childrenOf(element, "notations");
   const technicals = notations.flatMap((n) => childrenOf(n, "technical"));
   const [first, ...others] = technicals.flatMap((t) => childrenOf(t, "fingering"));
-  if (first) return [{ start: first.start, end: first.end, with: written }, ...others.map((o) => ({ start: o.start, end: o.end, with: "" }))];
+  if (first)
+    return [
+      { start: first.start, end: first.end, with: written },
+      ...others.map((o) => ({ start: o.start, end: o.end, with: "" })),
+    ];
   if (written === "") return [];
   if (technicals[0]) return [intoEnd(text, technicals[0], written)];
   const technical = `<technical>${written}</technical>`;
@@ -62,7 +66,9 @@ function intoEnd(text: string, element: Element, inner: string): Edit {
 
 /** What is written is UTF-8; a label that says otherwise would make the file unreadable. */
 function withUtf8Label(text: string): string {
-  return text.replace(/^(<\?xml[^>]*encoding\s*=\s*["'])([^"']+)(["'])/, (all, before: string, label: string, after: string) =>
-    label.toLowerCase() === "utf-8" ? all : `${before}UTF-8${after}`,
+  return text.replace(
+    /^(<\?xml[^>]*encoding\s*=\s*["'])([^"']+)(["'])/,
+    (all, before: string, label: string, after: string) =>
+      label.toLowerCase() === "utf-8" ? all : `${before}UTF-8${after}`,
   );
 }

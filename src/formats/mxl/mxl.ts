@@ -44,12 +44,18 @@ export function readPackage(bytes: Uint8Array): Read<Package> {
     });
     unzip.register(UnzipInflate);
     const step = 1 << 16;
-    for (let at = 0; at < bytes.length; at += step) unzip.push(bytes.subarray(at, at + step), at + step >= bytes.length);
+    for (let at = 0; at < bytes.length; at += step)
+      unzip.push(bytes.subarray(at, at + step), at + step >= bytes.length);
   } catch {
-    if (tooLarge) return refusal("too-large", `Unpacked, the file is over ${LARGEST_UNPACKED / 1024 / 1024} MB or holds over ${MOST_FILES} files, more than any score.`);
+    if (tooLarge)
+      return refusal(
+        "too-large",
+        `Unpacked, the file is over ${LARGEST_UNPACKED / 1024 / 1024} MB or holds over ${MOST_FILES} files, more than any score.`,
+      );
     return refusal("bad-zip", "The compressed file is damaged and cannot be unpacked.");
   }
-  if (Object.keys(files).length === 0) return refusal("bad-zip", "The compressed file is damaged or empty: nothing could be unpacked.");
+  if (Object.keys(files).length === 0)
+    return refusal("bad-zip", "The compressed file is damaged or empty: nothing could be unpacked.");
   return findScore(files);
 }
 

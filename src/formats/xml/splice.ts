@@ -10,7 +10,9 @@ export interface Edit {
  * @throws Error when two edits overlap, which is a mistake of the caller
  */
 export function splice(text: string, edits: readonly Edit[]): string {
-  const ordered = edits.map((edit, order) => ({ ...edit, order })).sort((a, b) => a.start - b.start || a.end - b.end || a.order - b.order);
+  const ordered = edits
+    .map((edit, order) => ({ ...edit, order }))
+    .sort((a, b) => a.start - b.start || a.end - b.end || a.order - b.order);
   let done = 0;
   let out = "";
   for (const edit of ordered) {

@@ -54,7 +54,17 @@ export function parseXml(text: string): Read<Element> {
   });
   parser.on("opentagstart", (tag) => {
     const start = text.lastIndexOf("<", parser.position - 1);
-    open.push({ name: tag.name, attributes: {}, children: [], text: "", start, inner: 0, innerEnd: 0, end: 0, selfClosing: false });
+    open.push({
+      name: tag.name,
+      attributes: {},
+      children: [],
+      text: "",
+      start,
+      inner: 0,
+      innerEnd: 0,
+      end: 0,
+      selfClosing: false,
+    });
     if (open.length > DEEPEST) throw new Error((problem = `Elements are nested more than ${DEEPEST} deep`));
   });
   parser.on("opentag", (tag) => {

@@ -36,7 +36,8 @@ export default async function Piece({ params }: { params: Promise<{ pieceId: str
               <Link href={`/bench/${passage.id}`} className="inline-flex min-h-11 items-center gap-3 hover:text-velvet">
                 <span className="font-serif text-lg">{passage.title}</span>
                 <span className="text-sm text-soft">
-                  bars {passage.fromBar}–{passage.toBar}, {passage.hands === "both" ? "both hands" : `${passage.hands} hand`}
+                  bars {passage.fromBar}–{passage.toBar},{" "}
+                  {passage.hands === "both" ? "both hands" : `${passage.hands} hand`}
                 </span>
               </Link>
             </li>

@@ -20,7 +20,15 @@ type Refilled = { -readonly [Key in keyof Moment]: Moment[Key] };
 
 export function costsOf(task: Task): Costs {
   const { hand, instrument, manner, weights } = task;
-  const moment: Refilled = { hand, instrument, manner, weights, now: null as unknown as Frame, before: null, earlier: null };
+  const moment: Refilled = {
+    hand,
+    instrument,
+    manner,
+    weights,
+    now: null as unknown as Frame,
+    before: null,
+    earlier: null,
+  };
   let sum = 0;
   const tell: Tell = (_stroke, _amount, strain) => {
     sum += strain;

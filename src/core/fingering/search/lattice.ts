@@ -46,7 +46,14 @@ export function latticeOf(task: Task, pins: PinnedDigits = new Int8Array(task.li
   };
 }
 
-function nextLayer(prior: Layer | null, beforePrior: Layer | null, index: number, task: Task, pins: PinnedDigits, costs: Costs): Layer {
+function nextLayer(
+  prior: Layer | null,
+  beforePrior: Layer | null,
+  index: number,
+  task: Task,
+  pins: PinnedDigits,
+  costs: Costs,
+): Layer {
   const onset = task.line.onsets[index]!;
   const candidates = candidatesFor(onset, pins, task);
   const froms: readonly (Frame | null)[] = prior === null ? [null] : prior.frames;
@@ -56,7 +63,9 @@ function nextLayer(prior: Layer | null, beforePrior: Layer | null, index: number
   const known = new Map<string | number, number>();
   const [from, by, tripleStart] = [new Int32Array(count), new Int32Array(count), new Int32Array(count)];
   const pair = new Float64Array(count);
-  const triple = new Float64Array(prior === null ? 0 : prior.ending.reduce((sum, states) => sum + states.length, 0) * candidates.length);
+  const triple = new Float64Array(
+    prior === null ? 0 : prior.ending.reduce((sum, states) => sum + states.length, 0) * candidates.length,
+  );
   let [state, filled] = [0, 0];
   for (let f = 0; f < froms.length; f++) {
     for (let c = 0; c < candidates.length; c++, state++) {
@@ -68,7 +77,8 @@ function nextLayer(prior: Layer | null, beforePrior: Layer | null, index: number
       costs.enter(frame, froms[f] as Frame | null);
       pair[state] = costs.pair() + (prior === null ? costs.triple(null) : 0);
       tripleStart[state] = filled;
-      for (const before of prior?.ending[f] ?? []) triple[filled++] = costs.triple(beforePrior?.frames[prior!.from[before]!] ?? null);
+      for (const before of prior?.ending[f] ?? [])
+        triple[filled++] = costs.triple(beforePrior?.frames[prior!.from[before]!] ?? null);
     }
   }
   return { frames, candidates, from, by, ending, pair, triple, tripleStart };

@@ -11,7 +11,9 @@ export interface Costed<T> {
 export function mergeBest<T>(lists: readonly (readonly Costed<T>[])[], k: number): readonly (readonly T[])[] {
   let best: readonly Costed<readonly T[]>[] = [{ total: 0, item: [] }];
   for (const list of lists) {
-    const sums = best.flatMap((left) => list.map((right) => ({ total: left.total + right.total, item: [...left.item, right.item] })));
+    const sums = best.flatMap((left) =>
+      list.map((right) => ({ total: left.total + right.total, item: [...left.item, right.item] })),
+    );
     best = sums.sort((a, b) => a.total - b.total).slice(0, k);
   }
   return best.map(({ item }) => item);

@@ -15,17 +15,29 @@ import { search } from "./search";
 const MANNER: Manner = { tempo: 100, touch: "legato", pedal: false };
 
 function taskOf(given: Passage, side: Side, manner: Manner = MANNER, span = 195): Task {
-  return { line: lineOf(given, side, manner), hand: handOfRulerSpan(side, span), instrument: FULL_SIZE, manner, weights: WEIGHTS };
+  return {
+    line: lineOf(given, side, manner),
+    hand: handOfRulerSpan(side, span),
+    instrument: FULL_SIZE,
+    manner,
+    weights: WEIGHTS,
+  };
 }
 
 /** Every way to give one onset digits, by the rule as stated: fewest left out, fingers in order, each pair in reach. */
 function waysAt(task: Task, onset: Onset, pins: Int8Array): number[][] {
   let ways: number[][] = [[]];
-  for (let i = 0; i < onset.struck.length; i++) ways = ways.flatMap((way) => [0, 1, 2, 3, 4, 5].map((digit) => [...way, digit]));
+  for (let i = 0; i < onset.struck.length; i++)
+    ways = ways.flatMap((way) => [0, 1, 2, 3, 4, 5].map((digit) => [...way, digit]));
   const legal = ways.filter((way) => {
     const presses = onset.struck.flatMap((stroke, i) => (way[i] ? [press(way[i] as 1, stroke, task)] : []));
     if (onset.struck.some((stroke, i) => pins[stroke.index] && way[i] !== pins[stroke.index])) return false;
-    return presses.every((a) => presses.every((b) => a === b || (a.finger !== b.finger && a.finger < b.finger === a.x < b.x && shortOfReach(a, b, task) === 0)));
+    return presses.every((a) =>
+      presses.every(
+        (b) =>
+          a === b || (a.finger !== b.finger && a.finger < b.finger === a.x < b.x && shortOfReach(a, b, task) === 0),
+      ),
+    );
   });
   const fewest = Math.min(...legal.map((way) => way.filter((d) => d === 0).length));
   return legal.filter((way) => way.filter((d) => d === 0).length === fewest);
@@ -49,7 +61,9 @@ function oracle(task: Task, pins: Int8Array, most: number): { total: number; dig
       }),
     );
   }
-  return all.map((digits) => ({ total: price(task, digits).total, digits: digits.join("") })).sort((a, b) => a.total - b.total);
+  return all
+    .map((digits) => ({ total: price(task, digits).total, digits: digits.join("") }))
+    .sort((a, b) => a.total - b.total);
 }
 
 describe("the search", () => {
@@ -58,11 +72,20 @@ describe("the search", () => {
     let [compared, heldLong, pinnedCount, chords] = [0, 0, 0, 0];
     for (let trial = 0; trial < 900; trial++) {
       const side = random.pick(["right", "left"] as const);
-      const task = taskOf(randomPassage(random, random.whole(2, 5), side), side, { ...MANNER, tempo: random.pick([50, 110, 200]), pedal: random.chance(0.5) });
+      const task = taskOf(randomPassage(random, random.whole(2, 5), side), side, {
+        ...MANNER,
+        tempo: random.pick([50, 110, 200]),
+        pedal: random.chance(0.5),
+      });
       const pins = new Int8Array(task.line.strokes.length);
       if (random.chance(0.3)) pins[random.whole(0, pins.length - 1)] = random.whole(1, 5);
       // A pin that no natural way allows is handled by another rule, tested below.
-      if (task.line.onsets.some((onset) => leftOutAt(task, onset, pins) > leftOutAt(task, onset, new Int8Array(pins.length)))) continue;
+      if (
+        task.line.onsets.some(
+          (onset) => leftOutAt(task, onset, pins) > leftOutAt(task, onset, new Int8Array(pins.length)),
+        )
+      )
+        continue;
       const reference = oracle(task, pins, 1500);
       if (reference === null) continue;
       const found = search(task, pins, 4);
@@ -75,7 +98,9 @@ describe("the search", () => {
       if (task.line.strokes.some((s) => s.until - s.onset >= 3)) heldLong++;
       if (task.line.onsets.some((o) => o.struck.length > 1)) chords++;
     }
-    console.info(`compared with the oracle: ${compared} passages, ${heldLong} with a note held over three onsets, ${chords} with chords, ${pinnedCount} with pins`);
+    console.info(
+      `compared with the oracle: ${compared} passages, ${heldLong} with a note held over three onsets, ${chords} with chords, ${pinnedCount} with pins`,
+    );
     expect(compared).toBeGreaterThanOrEqual(500);
     expect(heldLong).toBeGreaterThanOrEqual(50);
     expect(pinnedCount).toBeGreaterThanOrEqual(50);
@@ -85,7 +110,11 @@ describe("the search", () => {
     const random = seeded(7);
     for (let trial = 0; trial < 60; trial++) {
       const right = randomPassage(random, 6, "right");
-      const mirrored: Passage = { ...right, hands: "left", notes: right.notes.map((n) => ({ ...n, pitch: (124 - n.pitch) as typeof n.pitch })) };
+      const mirrored: Passage = {
+        ...right,
+        hands: "left",
+        notes: right.notes.map((n) => ({ ...n, pitch: (124 - n.pitch) as typeof n.pitch })),
+      };
       const a = search(taskOf(right, "right"), new Int8Array(99), 3);
       const b = search(taskOf(passage(mirrored.notes, "left"), "left"), new Int8Array(99), 3);
       a.forEach((found, i) => expect(b[i]!.total).toBeCloseTo(found.total, 6));

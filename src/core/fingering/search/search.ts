@@ -48,7 +48,10 @@ export function search(task: Task, pins: PinnedDigits, k: number): readonly Foun
 
 /** Whether a candidate plays every pinned stroke of its onset with the pinned finger. */
 function keepsTo(pins: PinnedDigits, { struck, leftOut }: Candidate): boolean {
-  return struck.every((p) => !pins[p.stroke.index] || pins[p.stroke.index] === p.finger) && leftOut.every((s) => !pins[s.index]);
+  return (
+    struck.every((p) => !pins[p.stroke.index] || pins[p.stroke.index] === p.finger) &&
+    leftOut.every((s) => !pins[s.index])
+  );
 }
 
 /** For each state of a layer its up to k cheapest totals, ascending, and the state and rank each came from. */
@@ -77,7 +80,15 @@ function waysTo(layer: Layer, open: readonly boolean[], prior: { layer: Layer; w
 }
 
 /** Keeps the k cheapest ways to come to a state over all states that end in the frame before. */
-function extend(ways: Ways, state: number, pair: number, layer: Layer, befores: readonly number[], prior: Ways, k: number): void {
+function extend(
+  ways: Ways,
+  state: number,
+  pair: number,
+  layer: Layer,
+  befores: readonly number[],
+  prior: Ways,
+  k: number,
+): void {
   const start = layer.tripleStart[state]!;
   for (let n = 0; n < befores.length; n++) {
     const before = befores[n]!;
@@ -90,7 +101,14 @@ function extend(ways: Ways, state: number, pair: number, layer: Layer, befores: 
 }
 
 /** Inserts a way into a state's ascending list; false when it is too dear to be kept. */
-function keep({ totals, counts, backState, backRank }: Ways, state: number, total: number, before: number, rank: number, k: number): boolean {
+function keep(
+  { totals, counts, backState, backRank }: Ways,
+  state: number,
+  total: number,
+  before: number,
+  rank: number,
+  k: number,
+): boolean {
   const base = state * k;
   const count = counts[state]!;
   if (count === k && total >= totals[base + k - 1]!) return false;
@@ -112,10 +130,13 @@ function trace(lattice: Lattice, ways: readonly Ways[], k: number): readonly Fou
   const last = ways.at(-1)!;
   const ends: { total: number; state: number; rank: number }[] = [];
   for (let state = 0; state < last.counts.length; state++) {
-    for (let rank = 0; rank < last.counts[state]!; rank++) ends.push({ total: last.totals[state * k + rank]!, state, rank });
+    for (let rank = 0; rank < last.counts[state]!; rank++)
+      ends.push({ total: last.totals[state * k + rank]!, state, rank });
   }
   ends.sort((a, b) => a.total - b.total || a.state - b.state || a.rank - b.rank);
-  return ends.slice(0, k).map(({ total, state, rank }) => ({ total, digits: digitsFrom(lattice, ways, state, rank, k) }));
+  return ends
+    .slice(0, k)
+    .map(({ total, state, rank }) => ({ total, digits: digitsFrom(lattice, ways, state, rank, k) }));
 }
 
 function digitsFrom(lattice: Lattice, ways: readonly Ways[], endState: number, endRank: number, k: number): Digits {

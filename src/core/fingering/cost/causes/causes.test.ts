@@ -6,7 +6,9 @@ import { CAUSES } from "./index";
 /** What one cause finds in a fingered passage, note by note. */
 function findings(study: Study, digits: string, cause: string): { at: number; found: CauseJudged }[] {
   const judged = judge(study, fingered(study, digits));
-  return notesAsked(study).flatMap((id, at) => judged.notes[id]!.causes.filter((c) => c.cause === cause).map((found) => ({ at, found })));
+  return notesAsked(study).flatMap((id, at) =>
+    judged.notes[id]!.causes.filter((c) => c.cause === cause).map((found) => ({ at, found })),
+  );
 }
 
 describe("each cause", () => {
@@ -34,7 +36,9 @@ describe("each cause", () => {
   });
 
   it("crowding: counts fingers closer than relaxed", () => {
-    expect(findings(studyOfKeys([60, 62]), "15", "crowding")[0]!.found.words).toMatch(/1 and 5 are \d+ mm closer than relaxed/);
+    expect(findings(studyOfKeys([60, 62]), "15", "crowding")[0]!.found.words).toMatch(
+      /1 and 5 are \d+ mm closer than relaxed/,
+    );
   });
 
   it("carry and shortfall: the farther and the faster, the more", () => {
@@ -63,7 +67,8 @@ describe("each cause", () => {
   });
 
   it("thumb or little finger on black: adds for a white key beside it", () => {
-    const total = (keys: number[], digits: string) => findings(studyOfKeys(keys), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
+    const total = (keys: number[], digits: string) =>
+      findings(studyOfKeys(keys), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
     expect(total([66, 68], "12")).toBeGreaterThan(0);
     expect(total([66, 67], "12")).toBeGreaterThan(total([66, 68], "12"));
     expect(total([66, 68], "23")).toBe(0);
@@ -72,7 +77,9 @@ describe("each cause", () => {
   it("weak finger: counts 4 and 5, 3 with 4, and 3, 4, 5 in a row", () => {
     expect(findings(studyOfKeys([60, 62, 64]), "123", "weak-finger")).toEqual([]);
     const words = findings(studyOfKeys([64, 65, 67]), "345", "weak-finger").map((f) => f.found.words);
-    expect(words).toEqual(expect.arrayContaining(["3 and 4 one after the other", "3, 4 and 5 in a row", "the little finger has to work"]));
+    expect(words).toEqual(
+      expect.arrayContaining(["3 and 4 one after the other", "3, 4 and 5 in a row", "the little finger has to work"]),
+    );
   });
 
   it("in and out: speaks when the hand must travel further than fingers curl", () => {
@@ -87,8 +94,14 @@ describe("each cause", () => {
   });
 
   it("held note: counts every onset through which a note is lost, less with the pedal", () => {
-    const held = passage([note("tune", 72, "0", "1"), note("a", 64, "1/4", "1/4"), note("b", 67, "1/2", "1/4"), note("c", 65, "3/4", "1/4")]);
-    const lost = (digits: string, pedal = false) => findings(studyOn(held, { pedal }), digits, "held-note").map((f) => f.found.strain);
+    const held = passage([
+      note("tune", 72, "0", "1"),
+      note("a", 64, "1/4", "1/4"),
+      note("b", 67, "1/2", "1/4"),
+      note("c", 65, "3/4", "1/4"),
+    ]);
+    const lost = (digits: string, pedal = false) =>
+      findings(studyOn(held, { pedal }), digits, "held-note").map((f) => f.found.strain);
     expect(lost("5123")).toEqual([]);
     const [early] = lost("5512");
     const [late] = lost("5125");
@@ -97,7 +110,8 @@ describe("each cause", () => {
   });
 
   it("same finger again: by the rate, and for hopping to another key", () => {
-    const strain = (keys: number[], tempo: number) => findings(studyOfKeys(keys, "right", { tempo }), "22", "same-finger")[0]?.found.strain ?? 0;
+    const strain = (keys: number[], tempo: number) =>
+      findings(studyOfKeys(keys, "right", { tempo }), "22", "same-finger")[0]?.found.strain ?? 0;
     expect(strain([60, 60], 40)).toBe(0);
     expect(strain([60, 60], 160)).toBeGreaterThan(0);
     expect(strain([60, 62], 40)).toBeGreaterThan(0);

@@ -7,7 +7,8 @@ export const heldNote: Cause = {
   label: "held note let go",
   unit: "mm",
   frames: 2,
-  source: "A choice: each onset through which a held note is lost weighs as much as a strained chord, less when the pedal may keep it.",
+  source:
+    "A choice: each onset through which a held note is lost weighs as much as a strained chord, less when the pedal may keep it.",
   find({ now, weights, manner }, tell) {
     const base = manner.pedal ? weights.heldLostPedal : weights.heldLost;
     for (const { press, short } of now.letGo) {
@@ -16,5 +17,7 @@ export const heldNote: Cause = {
     }
   },
   say: ({ amount, finger }) =>
-    amount > 0 ? `the ${fingerOnKey(finger!)} must let go, ${mm(amount)} short` : `the ${fingerOnKey(finger!)} must let go to play another note`,
+    amount > 0
+      ? `the ${fingerOnKey(finger!)} must let go, ${mm(amount)} short`
+      : `the ${fingerOnKey(finger!)} must let go to play another note`,
 };

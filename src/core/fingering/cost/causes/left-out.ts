@@ -6,7 +6,8 @@ export const leftOut: Cause = {
   label: "note out of reach",
   unit: "notes",
   frames: 1,
-  source: "A choice: above every strain of a chord that can be held, so that it is the last resort; outer notes are kept longest.",
+  source:
+    "A choice: above every strain of a chord that can be held, so that it is the last resort; outer notes are kept longest.",
   find({ now, weights }, tell) {
     const notes = now.onset.struck;
     for (const stroke of now.leftOut) {

@@ -14,7 +14,9 @@ export const opening: Cause = {
   source: "Placement curve of hand/limits; its share between successive notes is a choice.",
   find(moment, tell) {
     const { chordOpening, chordOpeningBeyond, opening: join, openingBeyond } = moment.weights;
-    eachChordPair(moment, (a, b, share) => measure(moment, a, b, share * chordOpening, share * chordOpeningBeyond, tell));
+    eachChordPair(moment, (a, b, share) =>
+      measure(moment, a, b, share * chordOpening, share * chordOpeningBeyond, tell),
+    );
     eachJoinPair(moment, (a, b, share) => measure(moment, a, b, share * join, share * openingBeyond, tell));
   },
   say: ({ amount, finger, other }) => `${fingers(other, finger)} open ${mm(amount)} beyond relaxed`,

@@ -8,7 +8,8 @@ export const outerOnBlack: Cause = {
   label: "thumb or little finger on black",
   unit: "mm",
   frames: 2,
-  source: "The black-key rules of the ergonomic model cited in hand/proportions; the mm are how far the hand is drawn in.",
+  source:
+    "The black-key rules of the ergonomic model cited in hand/proportions; the mm are how far the hand is drawn in.",
   find({ now, before, weights, hand }, tell) {
     const fromWhite = before !== null && before.struck.some((p) => !p.black);
     for (const at of now.struck) {

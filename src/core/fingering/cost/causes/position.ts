@@ -29,5 +29,7 @@ export const position: Cause = {
     if (beyond > 0) tell(to.stroke, beyond, weights.position + beyond * perMm, to, from);
   },
   say: ({ amount, finger, other }) =>
-    amount === 0 ? `finger changed on the same key, ${fingers(other, finger)}` : `from ${other!.finger} to ${finger!.finger} over the note between is ${mm(amount)} more than one placed hand`,
+    amount === 0
+      ? `finger changed on the same key, ${fingers(other, finger)}`
+      : `from ${other!.finger} to ${finger!.finger} over the note between is ${mm(amount)} more than one placed hand`,
 };

@@ -17,7 +17,8 @@ export const rotation: Cause = {
     if (turned >= 0) return;
     const rate = 1000 / (now.onset.gap + before.onset.gap);
     const reach = Math.min(Math.abs(through.finger - from.finger), Math.abs(to.finger - through.finger));
-    if (rate > MOTION.rotationEase) tell(to.stroke, rate, ((rate - MOTION.rotationEase) * weights.rotation * reach) / 4, to, through);
+    if (rate > MOTION.rotationEase)
+      tell(to.stroke, rate, ((rate - MOTION.rotationEase) * weights.rotation * reach) / 4, to, through);
   },
   say: ({ amount }) => `the forearm turns to and fro ${hz(amount)}`,
 };

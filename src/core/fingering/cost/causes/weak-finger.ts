@@ -20,7 +20,11 @@ export const weakFinger: Cause = {
     if (first !== null && isWeakRow(first, from, to)) tell(to.stroke, 3, moment.weights.weakRow, to, first);
   },
   say: ({ amount, finger, other }) =>
-    amount === 3 ? "3, 4 and 5 in a row" : other ? "3 and 4 one after the other" : `the ${fingerName(finger!.finger)} has to work`,
+    amount === 3
+      ? "3, 4 and 5 in a row"
+      : other
+        ? "3 and 4 one after the other"
+        : `the ${fingerName(finger!.finger)} has to work`,
 };
 
 /** 3 and 4 in turn; worse with the fourth on a black key and the third on a white one. */

@@ -1,0 +1,136 @@
+import { render, screen, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { judge, notesAsked } from "@/core/fingering/study";
+import type { NoteId } from "@/core/passage/note";
+import type { OptionData } from "@/server/types";
+import { fingered, studyOfKeys } from "../../../tests/support/studies";
+import { Causes } from "./causes";
+import { FingerPad } from "./finger-pad";
+import { KeepingState } from "./keeping-state";
+import { OptionCards, type OptionJudged } from "./option-cards";
+import { OutdatedDialog } from "./outdated-dialog";
+import { WorkingOut } from "./working-out";
+
+const study = studyOfKeys([60, 62, 64, 65]);
+const notes = notesAsked(study);
+
+function option(name: string, digits: string, more: Partial<OptionData> = {}): OptionJudged {
+  const fingering = fingered(study, digits);
+  const data: OptionData = {
+    id: `id-${name}`,
+    name,
+    origin: "solved",
+    version: 1,
+    digits: fingering,
+    pins: {},
+    undoable: 0,
+    redoable: 0,
+    ...more,
+  };
+  return { option: data, judged: judge(study, fingering) };
+}
+
+const both = [option("A", "1231"), option("B", "1234", { origin: "printed" })];
+
+describe("the option cards", () => {
+  it("tell where each comes from, its strain and its peak, and which is taken", async () => {
+    const onChoose = jest.fn();
+    render(<OptionCards all={both} chosen="A" taken="id-B" peakPlace={() => "peak here"} onChoose={onChoose} />);
+    const cards = screen.getAllByRole("radio");
+    expect(cards.map((c) => c.getAttribute("aria-checked"))).toEqual(["true", "false"]);
+    expect(cards[1]).toHaveTextContent("as printed");
+    expect(within(cards[1]!).getByText("taken")).toBeInTheDocument();
+    expect(cards[0]).toHaveTextContent(both[0]!.judged.strain.toFixed(1));
+    await userEvent.click(cards[1]!);
+    expect(onChoose).toHaveBeenCalledWith("B");
+  });
+});
+
+describe("the causes", () => {
+  it("stand for the same note in each option, largest first, and add up", () => {
+    render(<Causes all={both} note={notes[3]!} title="Bar 1, beat 1¾" />);
+    expect(screen.getByRole("heading", { name: "Bar 1, beat 1¾" })).toBeInTheDocument();
+    const lists = screen.getAllByRole("list");
+    expect(lists).toHaveLength(2);
+    expect(lists[0]).toHaveTextContent("thumb under the middle finger");
+    const strains = both[0]!.judged.notes[notes[3]!]!.causes.map((c) => c.strain);
+    expect([...strains].sort((a, b) => b - a)).toEqual(strains);
+  });
+
+  it("say when a note lies at ease, when it is pinned, and when none is chosen", () => {
+    const pinned = option("A", "1234", { pins: { [notes[0]!]: 1 } as OptionData["pins"] });
+    const { rerender } = render(<Causes all={[pinned]} note={notes[0]!} title="" />);
+    expect(screen.getByText("lies at ease")).toBeInTheDocument();
+    expect(screen.getByText("pinned")).toBeInTheDocument();
+    rerender(<Causes all={both} note={null} title="" />);
+    expect(screen.getByText(/Choose a note/)).toBeInTheDocument();
+  });
+});
+
+describe("the finger pad", () => {
+  it("pins, lifts and walks, and offers only what can be done", async () => {
+    const [onPin, onWalk] = [jest.fn(), jest.fn()];
+    const held = option("A", "1234", { pins: { [notes[1]!]: 2 } as OptionData["pins"], undoable: 1 }).option;
+    render(<FingerPad option={held} note={notes[1]!} onPin={onPin} onWalk={onWalk} />);
+    expect(screen.getByRole("button", { name: "Pin finger 2" })).toHaveAttribute("aria-pressed", "true");
+    await userEvent.click(screen.getByRole("button", { name: "Pin finger 4" }));
+    await userEvent.click(screen.getByRole("button", { name: "Lift pin" }));
+    await userEvent.click(screen.getByRole("button", { name: "Undo" }));
+    expect(onPin.mock.calls).toEqual([[4], [null]]);
+    expect(onWalk).toHaveBeenCalledWith("undo");
+    expect(screen.getByRole("button", { name: "Redo" })).toBeDisabled();
+  });
+
+  it("lifts only where a pin is", () => {
+    render(<FingerPad option={both[0]!.option} note={notes[0]!} onPin={jest.fn()} onWalk={jest.fn()} />);
+    expect(screen.getByRole("button", { name: "Lift pin" })).toBeDisabled();
+  });
+});
+
+describe("how the page stands with the server", () => {
+  it.each([
+    ["kept", "Kept"],
+    ["keeping", "Keeping…"],
+    ["waiting", "Not kept yet: the server does not answer, trying again"],
+  ] as const)("%s", (keeping, words) => {
+    render(<KeepingState keeping={keeping} />);
+    expect(screen.getByRole("status")).toHaveTextContent(words);
+  });
+});
+
+describe("the search at work", () => {
+  it("shows how far it has come, can be stopped, and begun again", async () => {
+    const [onStop, onBegin] = [jest.fn(), jest.fn()];
+    const { rerender } = render(
+      <WorkingOut working={{ state: "working", share: 0.4 }} onStop={onStop} onBegin={onBegin} />,
+    );
+    expect(screen.getByRole("progressbar")).toHaveAttribute("aria-valuenow", "40");
+    await userEvent.click(screen.getByRole("button", { name: "Stop" }));
+    expect(onStop).toHaveBeenCalled();
+    rerender(<WorkingOut working={{ state: "stopped" }} onStop={onStop} onBegin={onBegin} />);
+    await userEvent.click(screen.getByRole("button", { name: "Begin again" }));
+    expect(onBegin).toHaveBeenCalled();
+    rerender(<WorkingOut working={{ state: "idle" }} onStop={onStop} onBegin={onBegin} />);
+    expect(screen.queryByRole("button")).toBeNull();
+  });
+});
+
+describe("two versions of one option", () => {
+  it("are both shown with their differences, and the player chooses", async () => {
+    const theirs = option("A", "1234", { version: 7 }).option;
+    const mine = {
+      fingeringId: theirs.id,
+      noteId: notes[1] as NoteId,
+      finger: 3 as const,
+      digits: fingered(study, "1345"),
+      pins: {},
+    };
+    const [onTheirs, onMine] = [jest.fn(), jest.fn()];
+    render(<OutdatedDialog outdated={{ theirs, mine }} notes={notes} onTheirs={onTheirs} onMine={onMine} />);
+    expect(screen.getByRole("alertdialog")).toHaveTextContent("the 3 notes on which they differ");
+    expect(screen.getByText("There, version 7")).toBeInTheDocument();
+    await userEvent.click(screen.getByRole("button", { name: "Keep the one here" }));
+    await userEvent.click(screen.getByRole("button", { name: "Go on from the one there" }));
+    expect([onTheirs.mock.calls.length, onMine.mock.calls.length]).toEqual([1, 1]);
+  });
+});

@@ -1,0 +1,143 @@
+import { act, renderHook, waitFor } from "@testing-library/react";
+import type { NoteId } from "@/core/passage/note";
+import type { Fingering, Pins } from "@/core/fingering/fingering";
+import type { OptionData, PassageData } from "@/server/types";
+
+const changeOption = jest.fn();
+const walkEdits = jest.fn();
+const around = jest.fn();
+jest.mock("@/server/actions", () => ({
+  changeOption: (asked: unknown) => changeOption(asked) as unknown,
+  walkEdits: (asked: unknown) => walkEdits(asked) as unknown,
+}));
+jest.mock("@/worker/clients", () => ({ fingeringWorker: () => ({ around: (pins: Pins) => around(pins) as unknown }) }));
+const toast = Object.assign(jest.fn(), { error: jest.fn() });
+jest.mock("sonner", () => ({
+  get toast() {
+    return toast;
+  },
+}));
+
+import { useOptions } from "./use-options";
+
+const N1 = "b1-s1-v1-n1" as NoteId;
+const N2 = "b1-s1-v1-n2" as NoteId;
+const digits = (a: number, b: number): Fingering => ({ [N1]: a, [N2]: b }) as Fingering;
+const option: OptionData = {
+  id: "one",
+  name: "A",
+  origin: "solved",
+  version: 4,
+  digits: digits(1, 2),
+  pins: {},
+  undoable: 0,
+  redoable: 0,
+};
+const data = { options: [option] } as unknown as PassageData;
+
+beforeEach(() => {
+  jest.resetAllMocks();
+  Object.defineProperty(globalThis.crypto, "randomUUID", {
+    value: () => "00000000-0000-4000-8000-000000000000",
+    configurable: true,
+  });
+});
+
+describe("the options in hand", () => {
+  it("show a pin with the rest worked out around it, and keep it on the version shown", async () => {
+    around.mockResolvedValue({ stopped: false, found: digits(3, 4) });
+    changeOption.mockResolvedValue({
+      ok: true,
+      value: { outcome: "kept", now: { ...option, version: 5, undoable: 1 } },
+    });
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.pin("one", N1, 3));
+    await waitFor(() =>
+      expect(result.current.options[0]).toMatchObject({
+        digits: digits(3, 4),
+        pins: { [N1]: 3 },
+        version: 5,
+        undoable: 1,
+      }),
+    );
+    expect(around).toHaveBeenCalledWith({ [N1]: 3 });
+    expect(changeOption).toHaveBeenCalledWith(
+      expect.objectContaining({ onVersion: 4, noteId: N1, finger: 3, digits: digits(3, 4) }),
+    );
+    expect(result.current.keeping).toBe("kept");
+  });
+
+  it("show the pin alone when a newer search stopped this one, and still keep it", async () => {
+    around.mockResolvedValue({ stopped: true });
+    changeOption.mockResolvedValue({ ok: true, value: { outcome: "kept", now: { ...option, version: 5 } } });
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.pin("one", N1, 5));
+    await waitFor(() =>
+      expect(changeOption).toHaveBeenCalledWith(expect.objectContaining({ digits: digits(5, 2), pins: { [N1]: 5 } })),
+    );
+  });
+
+  it("lift only what is pinned", () => {
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.pin("one", N1, null));
+    expect(around).not.toHaveBeenCalled();
+  });
+
+  it("hold both versions when the option has moved on, and go on from either", async () => {
+    const theirs = { ...option, version: 9, digits: digits(2, 5) };
+    around.mockResolvedValue({ stopped: false, found: digits(3, 4) });
+    changeOption.mockResolvedValueOnce({ ok: true, value: { outcome: "outdated", now: theirs } });
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.pin("one", N1, 3));
+    await waitFor(() =>
+      expect(result.current.outdated).toMatchObject({ theirs: { version: 9 }, mine: { digits: digits(3, 4) } }),
+    );
+
+    changeOption.mockResolvedValueOnce({ ok: true, value: { outcome: "kept", now: { ...theirs, version: 10 } } });
+    act(() => result.current.keepMine());
+    await waitFor(() =>
+      expect(changeOption).toHaveBeenLastCalledWith(expect.objectContaining({ onVersion: 9, digits: digits(3, 4) })),
+    );
+    expect(result.current.outdated).toBeNull();
+  });
+
+  it("take theirs when told to", async () => {
+    const theirs = { ...option, version: 9, digits: digits(2, 5) };
+    around.mockResolvedValue({ stopped: false, found: digits(3, 4) });
+    changeOption.mockResolvedValue({ ok: true, value: { outcome: "outdated", now: theirs } });
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.pin("one", N1, 3));
+    await waitFor(() => expect(result.current.outdated).not.toBeNull());
+    act(() => result.current.keepTheirs());
+    expect(result.current.options[0]).toMatchObject({ version: 9, digits: digits(2, 5) });
+  });
+
+  it("walk to what the server gives back, and say when another window was there first", async () => {
+    walkEdits.mockResolvedValueOnce({
+      ok: true,
+      value: { outcome: "kept", now: { ...option, version: 5, digits: digits(4, 5) } },
+    });
+    walkEdits.mockResolvedValueOnce({
+      ok: true,
+      value: { outcome: "outdated", now: { ...option, version: 8, digits: digits(1, 5) } },
+    });
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.walk("one", "undo"));
+    await waitFor(() => expect(result.current.options[0]!.digits).toEqual(digits(4, 5)));
+    act(() => result.current.walk("one", "redo"));
+    await waitFor(() => expect(result.current.options[0]!.version).toBe(8));
+    expect(walkEdits.mock.calls).toEqual([
+      [{ fingeringId: "one", onVersion: 4, way: "undo" }],
+      [{ fingeringId: "one", onVersion: 5, way: "redo" }],
+    ]);
+    expect(toast).toHaveBeenCalledWith(expect.stringContaining("Another window"));
+  });
+
+  it("say why the server refused", async () => {
+    around.mockResolvedValue({ stopped: false, found: digits(3, 4) });
+    changeOption.mockResolvedValue({ ok: false, message: "This option is not there any more." });
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.pin("one", N1, 3));
+    await waitFor(() => expect(toast.error).toHaveBeenCalledWith("This option is not there any more."));
+  });
+});

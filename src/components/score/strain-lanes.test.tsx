@@ -1,0 +1,70 @@
+import { fireEvent, render, screen } from "@testing-library/react";
+import { stepsOf } from "@/core/fingering/steps";
+import { judge, notesAsked } from "@/core/fingering/study";
+import type { NoteId } from "@/core/passage/note";
+import { fingered, studyOfKeys } from "../../../tests/support/studies";
+import { gradeOf, heightShare } from "../strain";
+import type { LinePlaces } from "./places";
+import { StrainLanes } from "./strain-lanes";
+
+const study = studyOfKeys([60, [64, 76], 62]);
+const notes = notesAsked(study);
+const steps = stepsOf(study);
+const places: LinePlaces = {
+  width: 400,
+  height: 100,
+  staves: [],
+  notes: new Map(notes.map((id, i) => [id, { x: 50 + 60 * i, y: 0, top: 0, bottom: 0, stemUp: null }])),
+};
+
+function lane(digits: string, written: readonly NoteId[] = []) {
+  return { name: "A", judged: judge(study, fingered(study, digits)), written: new Set(written) };
+}
+
+describe("strain lanes", () => {
+  it("have a bar for each onset under its notes, higher for more strain", () => {
+    const { container } = render(
+      <StrainLanes places={places} steps={steps} lanes={[lane("1152")]} selected={null} onSelect={jest.fn()} />,
+    );
+    expect(screen.getByRole("img", { name: "Strain of option A, onset by onset" })).toBeInTheDocument();
+    const bars = [...container.querySelectorAll("g")].map((g) => g.querySelectorAll("rect")[1]!);
+    expect(bars).toHaveLength(3);
+    const middle = (bar: Element) => Number(bar.getAttribute("x")) + Number(bar.getAttribute("width")) / 2;
+    expect(bars.map(middle)).toEqual([50, 140, 230]);
+    const heights = bars.map((bar) => Number(bar.getAttribute("height")));
+    expect(heights[1]).toBeGreaterThan(heights[0]!);
+  });
+
+  it("leave out onsets that stand on another line", () => {
+    const some = { ...places, notes: new Map([...places.notes].slice(0, 1)) };
+    const { container } = render(
+      <StrainLanes places={some} steps={steps} lanes={[lane("1152")]} selected={null} onSelect={jest.fn()} />,
+    );
+    expect(container.querySelectorAll("g")).toHaveLength(1);
+  });
+
+  it("write the digits that differ and choose an onset when it is pressed", () => {
+    const onSelect = jest.fn();
+    const { container } = render(
+      <StrainLanes
+        places={places}
+        steps={steps}
+        lanes={[lane("1152", [notes[1]!])]}
+        selected={null}
+        onSelect={onSelect}
+      />,
+    );
+    const second = container.querySelectorAll("g")[1]!;
+    expect(second.querySelector("text")).toHaveTextContent("1");
+    fireEvent.click(second);
+    expect(onSelect).toHaveBeenCalledWith(notes[1]);
+  });
+});
+
+describe("how strain is shown", () => {
+  it("says it by colour and by height, to an end", () => {
+    expect([0, 25, 26, 100, 101].map(gradeOf)).toEqual(["ease", "ease", "work", "work", "strain"]);
+    expect(heightShare(60)).toBeCloseTo(0.5, 9);
+    expect(heightShare(1000)).toBe(1);
+  });
+});
