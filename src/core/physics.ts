@@ -17,7 +17,7 @@ export const KEYBOARD = {
   blackLength: 95,
   /** mm a black key stands above the white ones. */
   blackHeight: 12,
-  /** mm, width of a black key's top on a full-size keyboard; scales with the octave. */
+  /** mm, width of a black key's top, the same on every octave width. */
   blackTopWidth: 9.5,
   /** MIDI key numbers of the lowest A and the highest C of 88 keys. */
   lowestKey: 21,
@@ -38,6 +38,45 @@ export const CONTACT = {
   blackDepth: 65,
 } as const;
 
+/** How a hand may lie on keys. Everything here is a choice or a starting value, as said. */
+export const PLACEMENT = {
+  /**
+   * Share of a pair's limits that each shape reaches: comfortable and widest, with the thumb and without.
+   * Starting values; relaxed goes with comfortable.
+   */
+  shapes: {
+    curled: { thumb: [0.75, 0.9], others: [0.65, 0.85] },
+    natural: { thumb: [0.92, 0.97], others: [0.88, 0.95] },
+    flat: { thumb: [1, 1], others: [1, 1] },
+  },
+  /** Strain of a shape for itself: flat fingers give up the firm tip. A choice. */
+  shapeStrain: { curled: 0, natural: 0, flat: 3 },
+  /** Share of the flat hand's differences in forward reach that each shape leaves. A choice. */
+  reachDifference: { curled: 0.4, natural: 0.6, flat: 1 },
+  /** mm a single tip may lie nearer or farther than at ease without strain, and at most. A choice. */
+  freeUneven: 18,
+  mostUneven: 45,
+  /** Share that leaning to one side adds to the openings of pairs with 1 or 5, and its strain. A choice. */
+  tiltGain: 0.03,
+  tiltStrain: 3,
+  /** Degrees that a leaning hand is turned, towards the little finger: the forearm has its room there. A choice. */
+  leanDegrees: 12,
+  /** Strain of an inner finger raised on a black key between outer ones on white, held upright. A choice. */
+  raisedInner: 8,
+  /** Degrees the wrist bends sideways with ease and at most, towards the little finger and towards the thumb. */
+  yawEase: [10, 5],
+  yawMost: [30, 15],
+  /** Degrees between the yaws that are tried. */
+  yawStep: 2.5,
+  /** Strain per mm that a key is played deeper than its usual contact: nearer its fulcrum it is heavier. A choice. */
+  depthPerMm: 0.12,
+  /** Share of the opening's strain that holding it adds, at most, and the ms after which it does. A choice. */
+  heldGain: 0.3,
+  heldMsFull: 4000,
+  /** Share of the opening's strain that playing as loud as can be adds. A choice. */
+  loadGain: 0.3,
+} as const;
+
 /** The hand. */
 export const HAND = {
   /** mm by which the opening between contact centres is less than the span on a ruler. Starting value. */
@@ -54,6 +93,8 @@ export const HAND = {
   leastRamp: 5,
   /** mm each fingertip lies behind the foremost (the third), hand flat, thumb first. Starting values. */
   behindForemost: [65, 10, 0, 8, 35],
+  /** mm from the foremost fingertip back to the wrist, in the published hand. Starting value. */
+  tipToWrist: 165,
   /** Share of that distance which remains when the fingers are naturally curved. Starting value. */
   naturalCurve: 0.5,
   /** White keys that the five resting fingertips cover. */

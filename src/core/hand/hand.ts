@@ -1,4 +1,4 @@
-import { HAND, KEYBOARD } from "../physics";
+import { CONTACT, HAND, KEYBOARD } from "../physics";
 import { FINGERS, type Finger, type Side } from "./finger";
 import type { Limits } from "./limits";
 import { PUBLISHED_PROPORTIONS, type ProportionRow } from "./proportions";
@@ -14,6 +14,10 @@ export interface Hand {
   readonly limits: readonly Limits[];
   /** Sideways place of each fingertip at rest from the middle finger's, thumb first. */
   readonly restOffsets: readonly number[];
+  /** How far each fingertip lies behind the foremost when flat, thumb first. */
+  readonly behindFlat: readonly number[];
+  /** Width of each fingertip, thumb first. */
+  readonly tipWidths: readonly number[];
   /** How far each fingertip lies behind the foremost when naturally curved, thumb first. */
   readonly behind: readonly number[];
   readonly resting: readonly Finger[];
@@ -40,6 +44,8 @@ export function handOfRulerSpan(side: Side, rulerSpan: number, resting: readonly
     keySpan,
     limits,
     restOffsets: FINGERS.map((finger) => (finger - 3) * restStep),
+    behindFlat: HAND.behindForemost.map((length) => length * scale),
+    tipWidths: CONTACT.tipWidths,
     behind: HAND.behindForemost.map((length) => length * HAND.naturalCurve * scale),
     resting,
   };

@@ -1,4 +1,4 @@
-import { CONTACT } from "../physics";
+import { CONTACT, HAND } from "../physics";
 import { FINGERS, type Finger } from "./finger";
 import { scaleOf, type Hand } from "./hand";
 
@@ -25,7 +25,7 @@ export interface Pose {
 }
 
 /** mm of a full-grown published hand: from the foremost tip back to the knuckles and to the wrist, and between knuckles. */
-const BACK = { knuckles: 82, thumbBase: 118, wrist: 165 };
+const BACK = { knuckles: 82, thumbBase: 118, wrist: HAND.tipToWrist };
 const KNUCKLE_STEP = 19;
 
 /**

@@ -31,11 +31,6 @@ export function whiteWidth(on: Instrument): number {
   return on.octaveWidth / 7;
 }
 
-/** mm, width of a black key's top, scaled with the octave. */
-export function blackTopWidth(on: Instrument): number {
-  return (KEYBOARD.blackTopWidth * on.octaveWidth) / KEYBOARD.fullOctaveWidth;
-}
-
 /** mm, x of the middle of a key: of the head for a white key, of the top for a black one. */
 export function keyMiddle(key: Pitch, on: Instrument): number {
   const white = whiteWidth(on);
@@ -49,7 +44,7 @@ export function keyMiddle(key: Pitch, on: Instrument): number {
 export function keyShape(key: Pitch, on: Instrument): KeyShape {
   const middle = keyMiddle(key, on);
   if (isBlack(key)) {
-    const half = blackTopWidth(on) / 2;
+    const half = KEYBOARD.blackTopWidth / 2;
     const [left, right] = [middle - half, middle + half];
     return { key, black: true, left, right, tailLeft: left, tailRight: right };
   }
@@ -75,7 +70,7 @@ export function distance(a: Pitch, b: Pitch, on: Instrument): number {
  * a fingertip no wider can play the white key between them. F sharp to G sharp: 17.4 mm full size.
  */
 export function gapBetween(lower: Pitch, upper: Pitch, on: Instrument): number {
-  return distance(lower, upper, on) - blackTopWidth(on);
+  return distance(lower, upper, on) - KEYBOARD.blackTopWidth;
 }
 
 /** All 88 keys, lowest first. */
@@ -88,5 +83,5 @@ function tailEdge(key: Pitch, towards: 1 | -1, headEdge: number, on: Instrument)
   const neighbour = key + towards;
   if (neighbour < KEYBOARD.lowestKey || neighbour > KEYBOARD.highestKey) return headEdge;
   if (!isBlack(neighbour as Pitch)) return headEdge;
-  return keyMiddle(neighbour as Pitch, on) - (towards * blackTopWidth(on)) / 2;
+  return keyMiddle(neighbour as Pitch, on) - (towards * KEYBOARD.blackTopWidth) / 2;
 }

@@ -1,4 +1,5 @@
-import { blackTopWidth, whiteWidth } from "../../../keyboard/geometry";
+import { whiteWidth } from "../../../keyboard/geometry";
+import { KEYBOARD } from "../../../physics";
 import type { Cause } from "../cause";
 import { carryTime } from "../fitts";
 import { ms } from "../words";
@@ -13,7 +14,7 @@ export const shortfall: Cause = {
   find({ now, before, weights, instrument }, tell) {
     const first = now.struck[0];
     if (before === null || first === undefined || before.struck.length === 0) return;
-    const width = first.black ? blackTopWidth(instrument) : whiteWidth(instrument);
+    const width = first.black ? KEYBOARD.blackTopWidth : whiteWidth(instrument);
     const short = carryTime(Math.abs(now.centre - before.centre), width) - now.onset.gap;
     if (short > 0) tell(first.stroke, short, short * weights.shortfall, first, before.struck[0] ?? null);
   },

@@ -1,0 +1,124 @@
+import type { Hand } from "../hand/hand";
+import { PLACEMENT } from "../physics";
+import { strainOfUneven, strainOfYaw, unevenness } from "./evaluate";
+import type { Standing } from "./standing";
+import type { Shape } from "./ways";
+
+/** How a hand lies in and out of the keys. */
+export interface Lie {
+  /** Degrees, positive towards the little finger. */
+  readonly yaw: number;
+  /** y at which the foremost tip at ease would stand. */
+  readonly front: number;
+  /** By standing, in order. */
+  readonly y: readonly number[];
+  /** Uneven tips, bent wrist and depth together. */
+  readonly strain: number;
+}
+
+/** The easiest lie over the yaws that are tried; null where the tips cannot all reach their parts of the keys. */
+export function easiestLie(hand: Hand, shape: Shape, standing: readonly Standing[]): Lie | null {
+  const wants = standing.map((): Want => ({ offset: 0, front: 0, usual: 0, back: 0 }));
+  let [bestYaw, bestDepth, bestStrain] = [0, 0, Infinity];
+  for (const { yaw, wrist } of YAWS) {
+    if (wrist >= bestStrain) continue;
+    turn(wants, hand, shape, standing, yaw);
+    const depth = easiestDepth(wants, standing);
+    const strain = wrist + strainAt(wants, depth);
+    if (strain < bestStrain) [bestYaw, bestDepth, bestStrain] = [yaw, depth, strain];
+  }
+  if (bestStrain === Infinity) return null;
+  turn(wants, hand, shape, standing, bestYaw);
+  return lieAt(wants, standing, bestYaw, bestDepth, bestStrain);
+}
+
+/** 0 first and then to either side, so that equal strain keeps the wrist straight. */
+const YAWS: readonly { readonly yaw: number; readonly wrist: number }[] = yaws();
+
+function yaws() {
+  const { yawMost, yawStep } = PLACEMENT;
+  const all: number[] = [];
+  for (let yaw = -yawMost[1]; yaw <= yawMost[0]; yaw += yawStep) all.push(yaw);
+  all.sort((a, b) => Math.abs(a) - Math.abs(b) || a - b);
+  return all.map((yaw) => ({ yaw, wrist: strainOfYaw(yaw) }));
+}
+
+/** Where one tip wants the hand's front: at its part's front, at its usual contact, at its back. mm. */
+interface Want {
+  /** At ease the tip stands at the hand's front plus this. */
+  offset: number;
+  front: number;
+  usual: number;
+  back: number;
+}
+
+/** Refilled for every yaw: this is the solver's inner loop. */
+function turn(wants: Want[], hand: Hand, shape: Shape, standing: readonly Standing[], yaw: number): void {
+  for (let i = 0; i < wants.length; i++) {
+    const { spot } = standing[i]!;
+    const offset = -unevenness(hand, shape, standing[i]!, 0, 0, yaw);
+    const want = wants[i]!;
+    want.offset = offset;
+    want.front = spot.front - offset;
+    want.usual = spot.usual - offset;
+    want.back = spot.back - offset;
+  }
+}
+
+/**
+ * Each tip wants the hand's front within an interval that follows from how deep it may play. The deeper the
+ * keys may be played, the nearer the intervals come to one another; strain is convex in the depth allowed and
+ * straight between the few depths at which something changes, so the best is one of those.
+ */
+function easiestDepth(wants: readonly Want[], standing: readonly Standing[]): number {
+  let least = 0;
+  for (const { spot } of standing) least = Math.max(least, spot.front - spot.usual);
+  const highest = highestOf(wants);
+  let [best, bestStrain] = [least, strainAt(wants, least)];
+  const consider = (depth: number): void => {
+    if (depth <= least) return;
+    const strain = strainAt(wants, depth);
+    if (strain < bestStrain) [best, bestStrain] = [depth, strain];
+  };
+  for (const { usual, back } of wants) {
+    consider(back - usual);
+    consider(highest - 2 * PLACEMENT.freeUneven - usual);
+    consider(highest - usual);
+  }
+  return best;
+}
+
+function strainAt(wants: readonly Want[], depth: number): number {
+  const gap = Math.max(0, (highestOf(wants) - lowestOf(wants, depth)) / 2);
+  return strainOfUneven(gap) + depth * PLACEMENT.depthPerMm;
+}
+
+function highestOf(wants: readonly Want[]): number {
+  let highest = -Infinity;
+  for (const { front } of wants) if (front > highest) highest = front;
+  return highest;
+}
+
+function lowestOf(wants: readonly Want[], depth: number): number {
+  let lowest = Infinity;
+  for (const { usual, back } of wants) {
+    const most = back < usual + depth ? back : usual + depth;
+    if (most < lowest) lowest = most;
+  }
+  return lowest;
+}
+
+function lieAt(wants: readonly Want[], standing: readonly Standing[], yaw: number, depth: number, strain: number): Lie {
+  const [highest, lowest] = [highestOf(wants), lowestOf(wants, depth)];
+  const front = highest > lowest ? (highest + lowest) / 2 : comfortableFront(highest, lowest, wants);
+  const y = standing.map(({ spot }, i) =>
+    Math.min(spot.back, spot.usual + depth, Math.max(spot.front, front + wants[i]!.offset)),
+  );
+  return { yaw, front, y, strain };
+}
+
+/** Where there is room, the front at which the tips lie nearest to their usual contacts. */
+function comfortableFront(least: number, most: number, wants: readonly Want[]): number {
+  const wish = wants.reduce((sum, { front, usual }) => sum + Math.max(front, usual), 0) / wants.length;
+  return Math.min(most, Math.max(least, wish));
+}

@@ -1,0 +1,133 @@
+import type { Hand } from "../hand/hand";
+import { COMFORT, strainOfClosing, strainOfOpening, type Limits } from "../hand/limits";
+import { PLACEMENT } from "../physics";
+import type { Standing } from "./standing";
+import { limitsIn, strainOfWay, type Shape, type Way } from "./ways";
+
+/** What adds to the strain of a placement. Their sum is its strain. */
+export interface PlacementCauses {
+  /** The opening or closing of the most strained pair: 0 relaxed, 50 comfortable, 100 widest. */
+  readonly opening: number;
+  /** The opening kept up long, and under a load: shares of the opening. */
+  readonly held: number;
+  readonly load: number;
+  /** Tips that must lie nearer or farther than the hand at ease has them. */
+  readonly uneven: number;
+  /** An inner finger raised on a black key between outer ones on white, held upright. */
+  readonly raised: number;
+  /** The wrist bent sideways. */
+  readonly wrist: number;
+  /** Keys played deep, where they are heavy. */
+  readonly depth: number;
+  /** The shape and tilt themselves. */
+  readonly way: number;
+}
+
+/** What is asked of a placement beyond finding it. */
+export interface Demand {
+  /** ms that the keys are held. */
+  readonly heldMs: number;
+  /** 0 for soft to 1 for as loud as can be. */
+  readonly load: number;
+}
+
+export const AT_ONCE: Demand = { heldMs: 0, load: 0 };
+
+/**
+ * Shares of the opening's strain that holding it long and loading it add. Rising straight to their most; both
+ * a choice, after the common finding that an opening which is easy once is not easy held or loud.
+ */
+export function gainOf({ heldMs, load }: Demand): { readonly held: number; readonly load: number } {
+  const { heldGain, heldMsFull, loadGain } = PLACEMENT;
+  return {
+    held: heldGain * Math.min(1, Math.max(0, heldMs) / heldMsFull),
+    load: loadGain * Math.min(1, Math.max(0, load)),
+  };
+}
+
+/** Infinity outside the limits of the hand. */
+export function strainOfPair(limits: Limits, opening: number): number {
+  if (opening > limits.widestPractical + 1e-9 || opening < limits.leastPractical - 1e-9) return Infinity;
+  return Math.max(strainOfOpening(opening, limits), strainOfClosing(opening, limits));
+}
+
+/** 0 up to what is free, then straight to 100 at the most; Infinity beyond. */
+export function strainOfUneven(mm: number): number {
+  const { freeUneven, mostUneven } = PLACEMENT;
+  if (mm > mostUneven + 1e-9) return Infinity;
+  return mm <= freeUneven ? 0 : (100 * (mm - freeUneven)) / (mostUneven - freeUneven);
+}
+
+/** Yaw in degrees, positive towards the little finger; 0 with ease, 100 at the most, Infinity beyond. */
+export function strainOfYaw(yaw: number): number {
+  const side = yaw >= 0 ? 0 : 1;
+  const [ease, most] = [PLACEMENT.yawEase[side], PLACEMENT.yawMost[side]];
+  const bent = Math.abs(yaw);
+  if (bent > most + 1e-9) return Infinity;
+  return bent <= ease ? 0 : (2 * COMFORT * (bent - ease)) / (most - ease);
+}
+
+/**
+ * mm by which a tip at depth y lies farther in than the hand at ease has it, when its foremost tip at ease
+ * would stand at `front` and it is turned by `yaw` degrees. Turning moves a tip in or out by its key's middle.
+ */
+export function unevenness(hand: Hand, shape: Shape, at: Standing, y: number, front: number, yaw: number): number {
+  const behind = (hand.behindFlat[at.finger - 1] as number) * PLACEMENT.reachDifference[shape];
+  return y - at.middle * Math.tan((yaw * Math.PI) / 180) - (front - behind);
+}
+
+/** Whether an inner finger stands on a black key while the outer ones stand on white. */
+export function isRaised(standing: readonly Standing[]): boolean {
+  if (standing.length < 3) return false;
+  const [first, last] = [standing[0]!, standing.at(-1)!];
+  return (
+    first.spot.part !== "top" && last.spot.part !== "top" && standing.slice(1, -1).some((s) => s.spot.part === "top")
+  );
+}
+
+/** Where every tip stands, in order of x, mm; y at which the foremost tip at ease would stand; degrees at the wrist. */
+export interface Stance {
+  readonly x: readonly number[];
+  readonly y: readonly number[];
+  readonly front: number;
+  readonly yaw: number;
+}
+
+/**
+ * The causes of strain of one placement, whole: what the solver minimises and what a brute-force grid
+ * evaluates. Standing in order of x.
+ */
+export function evaluate(
+  hand: Hand,
+  way: Way,
+  standing: readonly Standing[],
+  { x, y, front, yaw }: Stance,
+  demand: Demand = AT_ONCE,
+): PlacementCauses {
+  let [opening, uneven, depth] = [0, 0, 0];
+  standing.forEach((a, i) => {
+    uneven = Math.max(uneven, strainOfUneven(Math.abs(unevenness(hand, way.shape, a, y[i]!, front, yaw))));
+    depth = Math.max(depth, Math.max(0, y[i]! - a.spot.usual) * PLACEMENT.depthPerMm);
+    for (let j = 0; j < i; j++) {
+      const b = standing[j]!;
+      const distance = a.finger > b.finger ? x[i]! - x[j]! : x[j]! - x[i]!;
+      opening = Math.max(opening, strainOfPair(limitsIn(hand, a.finger, b.finger, way), distance));
+    }
+  });
+  const raised = way.tilt === "upright" && isRaised(standing) ? PLACEMENT.raisedInner : 0;
+  const gain = gainOf(demand);
+  return {
+    opening,
+    held: opening * gain.held,
+    load: opening * gain.load,
+    uneven,
+    raised,
+    wrist: strainOfYaw(yaw),
+    depth,
+    way: strainOfWay(way),
+  };
+}
+
+export function total({ opening, held, load, uneven, raised, wrist, depth, way }: PlacementCauses): number {
+  return opening + held + load + uneven + raised + wrist + depth + way;
+}

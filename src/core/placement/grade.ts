@@ -1,0 +1,20 @@
+import { COMFORT } from "../hand/limits";
+import type { Placement } from "./placement";
+
+/** How a placement feels, in four steps. */
+export type Grade = "relaxed" | "working" | "strained" | "out-of-reach";
+
+export const GRADES: readonly Grade[] = ["relaxed", "working", "strained", "out-of-reach"];
+
+/** Strain up to which a placement counts as relaxed: a flat hand or a leaning one, open no farther than relaxed. A choice. */
+export const RELAXED = 3;
+
+/** relaxed, working up to the comfortable limit, strained up to the widest, or out of reach. */
+export function gradeOf(placement: Placement): Grade {
+  return placement.kind === "held" ? gradeOfStrain(placement.strain) : "out-of-reach";
+}
+
+export function gradeOfStrain(strain: number): Grade {
+  if (strain <= RELAXED) return "relaxed";
+  return strain <= COMFORT ? "working" : "strained";
+}

@@ -1,0 +1,142 @@
+import { scaleOf, type Hand } from "../hand/hand";
+import { keyMiddle } from "../keyboard/geometry";
+import type { Instrument } from "../keyboard/instrument";
+import { HAND, PLACEMENT } from "../physics";
+import { easiestLie, type Lie } from "./depth";
+import { AT_ONCE, evaluate, gainOf, isRaised, total, type Demand } from "./evaluate";
+import { boundsAt, leastStrain, placeWithin, type PairBound } from "./openings";
+import type { Allowed, Held, Hold, Placement, Tip, Wrist } from "./placement";
+import { outOfReach } from "./short";
+import { intervalsOf, mirrored, pairsOf, standingChoices, type Standing } from "./standing";
+import { SHAPES, strainOfWay, TILTS, type Way } from "./ways";
+
+/**
+ * The easiest placement of a hand that holds keys with given fingers, or which pair is short and by how much.
+ *
+ * Over every allowed shape, tilt and part of each key: the strain of the most strained pair is least where the
+ * bounds on all tips together first have room (openings.ts, to within a thousandth of strain), the lie in and
+ * out is least at one of a few depths for each yaw tried (depth.ts); the two do not touch one another, so the
+ * sum of the least is the least of the sum. Left is the mirror of right.
+ *
+ * @param holds one to five fingers, each once, none of them resting
+ * @throws RangeError when a finger is named twice or is resting
+ */
+export function solvePlacement(hand: Hand, on: Instrument, holds: readonly Hold[], allowed: Allowed = {}): Placement {
+  refuseImpossible(hand, holds);
+  const ordered = [...holds].sort(
+    (a, b) => mirrored(hand, keyMiddle(a.key, on)) - mirrored(hand, keyMiddle(b.key, on)),
+  );
+  const demand = allowed.demand ?? AT_ONCE;
+  const choices = standingChoices(hand, on, ordered, allowed);
+  const shapes = allowed.shapes ?? SHAPES;
+  const tilts = allowed.tilts ?? TILTS;
+  let best: Candidate | null = null;
+  for (const shape of shapes) {
+    const lies = choices.map((standing) => easiestLie(hand, shape, standing));
+    for (const tilt of tilts) {
+      const way = { shape, tilt };
+      const pairs = pairsOf(hand, way, choices[0]!);
+      choices.forEach((standing, i) => {
+        if (lies[i]) best = easier({ way, pairs, standing, lie: lies[i] }, demand, best);
+      });
+    }
+  }
+  return best
+    ? heldAs(hand, ordered, best, demand)
+    : outOfReach(hand, { shape: shapes.at(-1)!, tilt: tilts.at(-1)! }, choices);
+}
+
+interface Attempt {
+  readonly way: Way;
+  readonly pairs: readonly PairBound[];
+  readonly standing: readonly Standing[];
+  readonly lie: Lie;
+}
+
+interface Candidate extends Attempt {
+  readonly opening: number;
+  readonly strain: number;
+}
+
+function refuseImpossible(hand: Hand, holds: readonly Hold[]): void {
+  const fingers = holds.map((h) => h.finger);
+  if (new Set(fingers).size !== fingers.length)
+    throw new RangeError(`A finger is asked to hold two keys: ${fingers.join(", ")}.`);
+  const resting = fingers.find((f) => hand.resting.includes(f));
+  if (resting) throw new RangeError(`Finger ${resting} of the ${hand.side} hand is resting.`);
+}
+
+function easier(attempt: Attempt, demand: Demand, best: Candidate | null): Candidate | null {
+  const { way, pairs, standing, lie } = attempt;
+  const raised = way.tilt === "upright" && isRaised(standing) ? PLACEMENT.raisedInner : 0;
+  const fixed = strainOfWay(way) + raised + lie.strain;
+  if (best && fixed >= best.strain) return best;
+  const { held, load } = gainOf(demand);
+  const gain = 1 + held + load;
+  const opening = leastStrain(intervalsOf(standing), pairs, best ? (best.strain - fixed) / gain : 100);
+  const strain = fixed + opening * gain;
+  return !best || strain < best.strain ? (opening === Infinity ? best : { ...attempt, opening, strain }) : best;
+}
+
+function heldAs(
+  hand: Hand,
+  holds: readonly Hold[],
+  { way, pairs, standing, lie, opening }: Candidate,
+  demand: Demand,
+): Held {
+  const bounds = boundsAt(intervalsOf(standing), pairs, opening)!;
+  const x = placeWithin(
+    bounds,
+    standing.map((s) => s.wish),
+  );
+  const causes = evaluate(hand, way, standing, { x, y: lie.y, front: lie.front, yaw: lie.yaw }, demand);
+  const tips = holds.map(({ finger, key }, i): Tip => ({
+    finger,
+    key,
+    part: standing[i]!.spot.part,
+    at: { x: mirrored(hand, x[i]!), y: lie.y[i]! },
+  }));
+  return {
+    kind: "held",
+    tips,
+    ...way,
+    wrist: wristOf(hand, way, standing, x, lie),
+    strain: Math.min(100, total(causes)),
+    causes,
+    nearest: nearestPair(pairs, standing, x),
+  };
+}
+
+/** The wrist lies behind the tips where they would be at ease, turned about the hand's middle by its yaw. */
+function wristOf(
+  hand: Hand,
+  way: Way,
+  standing: readonly Standing[],
+  x: readonly number[],
+  { front, yaw }: Lie,
+): Wrist {
+  const middle =
+    standing.reduce((sum, { finger }, i) => sum + x[i]! - hand.restOffsets[finger - 1]!, 0) / standing.length;
+  const length = HAND.tipToWrist * scaleOf(hand);
+  const turn = (yaw * Math.PI) / 180;
+  const foremost = front + middle * Math.tan(turn);
+  return {
+    at: { x: mirrored(hand, middle - length * Math.sin(turn)), y: foremost - length * Math.cos(turn) },
+    yaw,
+    roll: way.tilt === "leaning" ? PLACEMENT.leanDegrees : 0,
+  };
+}
+
+function nearestPair(
+  pairs: readonly PairBound[],
+  standing: readonly Standing[],
+  x: readonly number[],
+): Held["nearest"] {
+  let nearest: Held["nearest"] = null;
+  for (const { low, high, limits } of pairs) {
+    const room = limits.widestPractical - (x[high]! - x[low]!);
+    if (nearest === null || room < nearest.room)
+      nearest = { pair: [standing[low]!.finger, standing[high]!.finger], room };
+  }
+  return nearest;
+}

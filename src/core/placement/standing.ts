@@ -1,0 +1,63 @@
+import type { Finger } from "../hand/finger";
+import type { Hand } from "../hand/hand";
+import { keyMiddle } from "../keyboard/geometry";
+import { contactOn } from "../keyboard/contact";
+import type { Instrument } from "../keyboard/instrument";
+import type { Interval, PairBound } from "./openings";
+import type { Allowed, Hold } from "./placement";
+import { spotsOn, type Spot } from "./spots";
+import { limitsIn, type Way } from "./ways";
+
+/** A finger on one part of a key, in the hand's own coordinates: x rises towards finger 5 in either hand. */
+export interface Standing {
+  readonly finger: Finger;
+  readonly spot: Spot;
+  /** mm, middle of the key: yaw moves the tip in or out by it. */
+  readonly middle: number;
+  /** mm, where the tip would stand of itself. */
+  readonly wish: number;
+}
+
+/** Every choice of a part for each key. */
+export function standingChoices(
+  hand: Hand,
+  on: Instrument,
+  holds: readonly Hold[],
+  { parts }: Allowed,
+): readonly (readonly Standing[])[] {
+  let choices: readonly (readonly Standing[])[] = [[]];
+  for (const { finger, key } of holds) {
+    const spots = spotsOn(key, hand.tipWidths[finger - 1]!, on).filter(
+      (s) => s.part === "top" || !parts || parts.includes(s.part),
+    );
+    const middle = mirrored(hand, keyMiddle(key, on));
+    const wish = mirrored(hand, contactOn(key, on).x);
+    choices = choices.flatMap((choice) =>
+      spots.map((spot) => [...choice, { finger, spot: mirroredSpot(hand, spot), middle, wish }]),
+    );
+  }
+  return choices;
+}
+
+/** The limits of every pair of tips in a way of holding the hand. */
+export function pairsOf(hand: Hand, way: Way, standing: readonly Standing[]): readonly PairBound[] {
+  return standing.flatMap((a, i) =>
+    standing.slice(i + 1).map((b, n): PairBound => {
+      const j = i + 1 + n;
+      const [low, high] = a.finger < b.finger ? [i, j] : [j, i];
+      return { low, high, limits: limitsIn(hand, a.finger, b.finger, way) };
+    }),
+  );
+}
+
+export function intervalsOf(standing: readonly Standing[]): readonly Interval[] {
+  return standing.map(({ spot }) => ({ least: spot.left, most: spot.right }));
+}
+
+export function mirrored(hand: Hand, x: number): number {
+  return hand.side === "right" ? x : -x;
+}
+
+function mirroredSpot(hand: Hand, spot: Spot): Spot {
+  return hand.side === "right" ? spot : { ...spot, left: -spot.right, right: -spot.left };
+}
