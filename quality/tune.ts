@@ -7,6 +7,7 @@ import type { Task } from "@/core/fingering/task";
 import { handOfRulerSpan } from "@/core/hand/hand";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
 import { lineOf } from "@/core/passage/line";
+import { placementsOf } from "@/core/placement/placements";
 import { passageOfKeys } from "@/core/passage/of-keys";
 import { seeded } from "../tests/support/seeded";
 import { QUALITY_RULER_SPAN, QUALITY_TEMPO, qualityCases, TABLES, type QualityCase } from "./cases";
@@ -98,10 +99,12 @@ const CROSSING_ONLY = { ...withKnobs(KNOBS.map(() => 0)), crossing: WEIGHTS.cros
 function layOut(given: QualityCase): LaidOut {
   const manner = { tempo: QUALITY_TEMPO, touch: "legato", pedal: false } as const;
   const line = lineOf(passageOfKeys(given.keys, "1/4", given.side), given.side, manner);
+  const hand = handOfRulerSpan(given.side, QUALITY_RULER_SPAN);
   const task: Task = {
     line,
-    hand: handOfRulerSpan(given.side, QUALITY_RULER_SPAN),
+    hand,
     instrument: FULL_SIZE,
+    placements: placementsOf(hand, FULL_SIZE),
     manner,
     weights: WEIGHTS,
   };

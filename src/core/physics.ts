@@ -30,6 +30,9 @@ export const CONTACT = {
   patch: 9,
   /** mm, usual width of a fingertip, thumb first. Starting values within 12 to 20, thumb to 25. */
   tipWidths: [20, 16, 16, 15, 14],
+  /** mm, widths outside this are refused: of a thumb's tip and of any other. */
+  thumbWidthRange: [10, 27],
+  tipWidthRange: [9, 22],
   /** Share by which a white key is met towards the middle of its part between the black keys. A choice. */
   tailShare: 0.5,
   /** mm from the white fronts at which a finger usually meets a white key's head. Starting value. */
@@ -83,6 +86,10 @@ export const HAND = {
   rulerToKeySpan: 18,
   /** mm, ruler spans outside this are refused: no adult hand has them. */
   rulerSpanRange: [130, 290],
+  /** Shares of the published widest opening of a pair outside which an opening is refused. A choice, wide. */
+  pairRange: [0.25, 1.5],
+  /** mm, distances behind the foremost tip outside this are refused. */
+  behindRange: [0, 120],
   /** mm, a middle hand on a ruler, used where nothing is measured. */
   middleRulerSpan: 205,
   /** Semitones, widest practical 1-5 opening of the hand that the published proportions describe. */

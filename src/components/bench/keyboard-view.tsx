@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { contactsAt, type Step } from "@/core/fingering/steps";
+import { lyingAt, type Step } from "@/core/fingering/steps";
 import type { Fingering } from "@/core/fingering/fingering";
 import type { Study } from "@/core/fingering/study";
 import { SIDES, type Finger, type Side } from "@/core/hand/finger";
@@ -22,7 +22,7 @@ const LEAST_KEYS = 30;
 
 /** The keyboard in millimetres with the hands as they lie at one step. */
 export function KeyboardView({ study, steps, at, fingering, label }: Props) {
-  const contacts = useMemo(() => contactsAt(study, fingering), [study, fingering]);
+  const lying = useMemo(() => lyingAt(study, fingering), [study, fingering]);
   const [lowest, highest] = useMemo(() => keyRange(study), [study]);
   const step = steps[at];
   return (
@@ -40,7 +40,8 @@ export function KeyboardView({ study, steps, at, fingering, label }: Props) {
           <HandDrawing
             key={side}
             hand={study.hands[side]}
-            contacts={contacts[at]![side]}
+            contacts={lying[at]![side].contacts}
+            wrist={lying[at]![side].placement?.wrist}
             striking={strikingOf(study, step, fingering, side)}
           />
         ))}

@@ -1,4 +1,4 @@
-import { poseOf, type FingerDrawn, type Point, type Pose } from "@/core/hand/pose";
+import { poseOf, type FingerDrawn, type Point, type Pose, type Wrist } from "@/core/hand/pose";
 import type { Finger } from "@/core/hand/finger";
 import type { Hand } from "@/core/hand/hand";
 import { flipped } from "./keyboard";
@@ -6,13 +6,15 @@ import { flipped } from "./keyboard";
 interface Props {
   readonly hand: Hand;
   readonly contacts: ReadonlyMap<Finger, Point>;
+  /** Where a placement has the wrist; straight behind the fingers without one. */
+  readonly wrist?: Wrist | undefined;
   /** Fingers that strike now; those that only hold are drawn hollow. */
   readonly striking: ReadonlySet<Finger>;
 }
 
 /** A hand from above in millimetres: outline, tips of their width, the wrist, and the axis from it to the middle finger. */
-export function HandDrawing({ hand, contacts, striking }: Props) {
-  const pose = poseOf(hand, contacts);
+export function HandDrawing({ hand, contacts, wrist, striking }: Props) {
+  const pose = poseOf(hand, contacts, wrist);
   if (!pose) return null;
   return (
     <g data-hand={hand.side}>

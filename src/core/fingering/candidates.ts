@@ -1,6 +1,6 @@
 import { FINGERS, type Finger } from "../hand/finger";
 import type { Onset, Stroke } from "../passage/line";
-import { press, shortOfReach, type Bench, type Press } from "./frame";
+import { press, type Bench, type Press } from "./frame";
 
 /** One way to strike an onset: the fingers that play, in order of x, and the strokes that none plays. */
 export interface Candidate {
@@ -13,7 +13,7 @@ export type PinnedDigits = Int8Array;
 
 /**
  * All ways to strike an onset that leave out as few notes as can be: fingers in their natural order,
- * each pair within reach at the facing edges, pinned notes with their fingers, resting fingers unused.
+ * all of them within reach together, pinned notes with their fingers, resting fingers unused.
  * Pins come before order and reach: where they allow no such way, any way with those fingers is taken,
  * and where two notes are pinned to one finger the higher one is left out.
  */
@@ -21,7 +21,7 @@ export function candidatesFor(onset: Onset, pins: PinnedDigits, on: Bench): read
   const strokes = inHandOrder(onset.struck, on);
   const isPinned = strokes.some((s) => pins[s.index] !== 0);
   for (let leftOut = 0; leftOut <= strokes.length; leftOut++) {
-    const natural = assign(strokes, pins, on, leftOut, holdsWith);
+    const natural = assign(strokes, pins, on, leftOut, fitsNaturally);
     if (natural.length > 0) return natural;
     const forced = isPinned ? assign(strokes, pins, on, leftOut, () => true) : [];
     if (forced.length > 0) return forced;
@@ -29,16 +29,18 @@ export function candidatesFor(onset: Onset, pins: PinnedDigits, on: Bench): read
   return [{ struck: [], leftOut: strokes }];
 }
 
-/** Whether a finger may strike together with one already placed to its thumb side. */
-export function holdsWith(placed: Press, next: Press, on: Bench): boolean {
-  return placed.finger < next.finger && shortOfReach(placed, next, on) === 0;
+/** Whether a finger may strike together with those already placed to its thumb side. */
+function fitsNaturally(placed: readonly Press[], next: Press, { placements }: Bench): boolean {
+  const last = placed.at(-1);
+  if (last === undefined) return true;
+  return last.finger < next.finger && placements.look(placed, [next]).kind === "held";
 }
 
 function inHandOrder(strokes: readonly Stroke[], { hand }: Bench): readonly Stroke[] {
   return hand.side === "right" ? strokes : [...strokes].reverse();
 }
 
-type Fits = (placed: Press, next: Press, on: Bench) => boolean;
+type Fits = (placed: readonly Press[], next: Press, on: Bench) => boolean;
 
 function assign(
   strokes: readonly Stroke[],
@@ -61,7 +63,7 @@ function assign(
     const pinned = pins[stroke.index] as Finger | 0;
     for (const finger of pinned === 0 ? free : [pinned]) {
       const next = press(finger, stroke, on);
-      if (struck.some((p) => p.finger === finger) || !struck.every((p) => fits(p, next, on))) continue;
+      if (struck.some((p) => p.finger === finger) || !fits(struck, next, on)) continue;
       place(at + 1, [...struck, next], out);
     }
     if (out.length < leftOut) place(at + 1, struck, [...out, stroke]);

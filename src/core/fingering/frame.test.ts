@@ -1,4 +1,4 @@
-import { MANNER } from "../../../tests/support/studies";
+import { MANNER, placementsFor } from "../../../tests/support/studies";
 import { note, passage, randomPassage } from "../../../tests/support/passages";
 import { seeded } from "../../../tests/support/seeded";
 import { drain } from "../drain";
@@ -10,43 +10,23 @@ import type { Passage } from "../passage/passage";
 import { candidatesFor } from "./candidates";
 import { price, framesOf } from "./cost/price";
 import { WEIGHTS } from "./cost/weights";
-import { press, shortOfReach } from "./frame";
 import { latticeOf } from "./search/lattice";
 import { search, searching } from "./search/search";
 import type { Task } from "./task";
 
 function taskOf(given: Passage, side: Side = "right", span = 205, resting: readonly Finger[] = []): Task {
+  const hand = handOfRulerSpan(side, span, resting);
   return {
     line: lineOf(given, side, MANNER),
-    hand: handOfRulerSpan(side, span, resting),
+    hand,
     instrument: FULL_SIZE,
+    placements: placementsFor(side, span),
     manner: MANNER,
     weights: WEIGHTS,
   };
 }
 
 const chord = (...keys: number[]) => passage(keys.map((key, i) => note(`n${i}`, key, "0", "1")));
-
-describe("reach of two fingers", () => {
-  const reach = (low: number, high: number, span: number): number => {
-    const task = taskOf(chord(low, high), "right", span);
-    const [a, b] = task.line.strokes;
-    return shortOfReach(press(1, a!, task), press(5, b!, task), task);
-  };
-
-  it("follows from the span: an octave, a ninth and a tenth ask for more and more", () => {
-    expect(reach(60, 72, 170)).toBe(0);
-    expect(reach(60, 74, 185)).toBeGreaterThan(0);
-    expect(reach(60, 74, 195)).toBe(0);
-    expect(reach(60, 76, 205)).toBeGreaterThan(0);
-    expect(reach(60, 76, 220)).toBe(0);
-  });
-
-  it("is counted from the facing edges of white keys and the middles of black ones", () => {
-    // C to E: a tenth of 211.5 mm between middles, 197.5 mm between patches at the facing edges.
-    expect(reach(60, 76, 205)).toBeCloseTo(211.5 - 23.5 + 9 - 187, 6);
-  });
-});
 
 describe("candidates", () => {
   const digits = (task: Task, pins = new Int8Array(9)) =>

@@ -1,13 +1,14 @@
 import type { Finger } from "../hand/finger";
-import { limitsOf, type Hand } from "../hand/hand";
+import type { Hand } from "../hand/hand";
 import { contactOn } from "../keyboard/contact";
 import type { Instrument } from "../keyboard/instrument";
 import { isBlack } from "../keyboard/pitch";
 import type { Onset, Stroke } from "../passage/line";
+import type { Hold } from "../placement/placement";
+import type { Placements } from "../placement/placements";
 
 /** A finger on a key. x in mm, mirrored for the left hand so that it always rises towards finger 5. */
-export interface Press {
-  readonly finger: Finger;
+export interface Press extends Hold {
   readonly stroke: Stroke;
   readonly black: boolean;
   readonly x: number;
@@ -39,15 +40,16 @@ export interface Frame {
 export interface Bench {
   readonly hand: Hand;
   readonly instrument: Instrument;
+  readonly placements: Placements;
 }
 
 /** The press of a finger on a stroke's key, at the usual contact. */
-export function press(finger: Finger, stroke: Stroke, { hand, instrument }: Bench): Press {
+export function press(finger: Finger, stroke: Stroke, { hand, instrument }: Pick<Bench, "hand" | "instrument">): Press {
   const { x, y, leftmost, rightmost } = contactOn(stroke.key, instrument);
   const black = isBlack(stroke.key);
   return hand.side === "right"
-    ? { finger, stroke, black, x, y, least: leftmost, most: rightmost }
-    : { finger, stroke, black, x: -x, y, least: -rightmost, most: -leftmost };
+    ? { finger, key: stroke.key, stroke, black, x, y, least: leftmost, most: rightmost }
+    : { finger, key: stroke.key, stroke, black, x: -x, y, least: -rightmost, most: -leftmost };
 }
 
 /** The first frame, or the frame that follows one, when these fingers strike at an onset. */
@@ -60,30 +62,35 @@ export function frameAfter(
 ): Frame {
   const held: Press[] = [];
   const letGo: { press: Press; short: number }[] = [];
-  for (const holding of before ? [...before.held, ...before.struck] : []) {
-    if (holding.stroke.until <= onset.index) continue;
-    const short = shortOf(holding, struck, on);
-    if (short === null) held.push(holding);
-    else letGo.push({ press: holding, short });
+  if (before !== null) {
+    for (const press of before.held) hold(press);
+    for (const press of before.struck) hold(press);
   }
   return { onset, struck, held, letGo, leftOut, ...stance(struck, before, on.hand) };
-}
 
-/** mm by which two fingers cannot hold their keys together, aiming at the facing edges; 0 when they can. */
-export function shortOfReach(a: Press, b: Press, { hand }: Bench): number {
-  const [low, high] = a.finger < b.finger ? [a, b] : [b, a];
-  const limits = limitsOf(hand, low.finger, high.finger);
-  return Math.max(0, high.least - low.most - limits.widestPractical, limits.leastPractical - (high.most - low.least));
-}
-
-/** null when the held finger may stay; otherwise the mm it is short by, 0 when its finger is wanted elsewhere. */
-function shortOf(holding: Press, struck: readonly Press[], on: Bench): number | null {
-  let short: number | null = null;
-  for (const other of struck) {
-    const by = other.finger === holding.finger ? 0 : shortOfReach(holding, other, on);
-    if (by > 0 || other.finger === holding.finger) short = Math.max(short ?? 0, by);
+  function hold(press: Press): void {
+    if (press.stroke.until <= onset.index) return;
+    const short = shortOf(press, held, struck, on);
+    if (short === null) held.push(press);
+    else letGo.push({ press, short });
   }
-  return short;
+}
+
+/**
+ * null when a finger may stay with those that strike and those that stay already; otherwise the mm it is short
+ * by, 0 when it is wanted elsewhere.
+ */
+function shortOf(holding: Press, held: readonly Press[], struck: readonly Press[], on: Bench): number | null {
+  if (struck.some((p) => p.finger === holding.finger)) return 0;
+  const all = on.placements.look(struck, [...held, holding]);
+  if (all.kind === "held") return null;
+  if (held.length > 0 || struck.length > 1) {
+    // What strikes may be out of reach by itself, where the player wants it so: then each finger is asked singly.
+    const without = on.placements.look(struck, held);
+    if (without.kind === "out-of-reach" && struck.every((p) => on.placements.look([p, holding]).kind === "held"))
+      return null;
+  }
+  return all.short?.mm ?? 0;
 }
 
 function stance(struck: readonly Press[], before: Frame | null, hand: Hand): { centre: number; depth: number } {

@@ -5,8 +5,11 @@ import { endOf, type NoteId } from "../passage/note";
 import { inOrder } from "../passage/passage";
 import { framesOf } from "./cost/price";
 import type { Fingering } from "./fingering";
+import type { Held } from "../placement/placement";
+import type { Press } from "./frame";
 import { digitsOf } from "./search/pins";
 import { notesAsked, tasksOf, type Study } from "./study";
+import type { Task } from "./task";
 
 /** One moment of a passage that can be stepped to: the notes that begin then, in both hands. */
 export interface Step {
@@ -31,30 +34,47 @@ export function stepsOf(study: Study): readonly Step[] {
   return steps;
 }
 
-/** Where a hand's fingers are on keys, in keyboard coordinates. */
-export type Contacts = ReadonlyMap<Finger, Point>;
+/** How a hand lies at a step, in keyboard coordinates. */
+export interface Lying {
+  /** Where its fingers are on keys. */
+  readonly contacts: ReadonlyMap<Finger, Point>;
+  /** The placement they are in; null where nothing is played or the keys cannot be held together. */
+  readonly placement: Held | null;
+}
 
-/** At each step and for each hand, the fingers that strike or hold then, at the contacts that were priced. */
-export function contactsAt(study: Study, fingering: Fingering): readonly Readonly<Record<Side, Contacts>>[] {
+const NOTHING: Lying = { contacts: new Map(), placement: null };
+
+/** At each step and for each hand, the fingers that strike or hold then, in the placement that was priced. */
+export function lyingAt(study: Study, fingering: Fingering): readonly Readonly<Record<Side, Lying>>[] {
   const steps = stepsOf(study);
-  const contacts = steps.map(() => ({ right: new Map<Finger, Point>(), left: new Map<Finger, Point>() }));
+  const lying = steps.map((): Record<Side, Lying> => ({ right: NOTHING, left: NOTHING }));
   for (const task of tasksOf(study)) {
     const { side } = task.line;
     const frames = framesOf(task, digitsOf(task.line, fingering));
-    const mirror = side === "right" ? 1 : -1;
     let next = 0;
     steps.forEach((step, place) => {
       const isNew = frames[next] && frames[next]!.onset.at === step.at && frames[next]!.onset.grace === step.grace;
       if (isNew) next++;
       const frame = frames[next - 1];
       if (!frame) return;
-      for (const press of [...frame.held, ...frame.struck]) {
-        if (isNew || sounds(study, press.stroke.notes[0]!, step.at))
-          contacts[place]![side].set(press.finger, { x: mirror * press.x, y: press.y });
-      }
+      const down = [...frame.held, ...frame.struck].filter(
+        (press) => isNew || sounds(study, press.stroke.notes[0]!, step.at),
+      );
+      lying[place]![side] = lyingOf(down, task);
     });
   }
-  return contacts;
+  return lying;
+}
+
+/** The placement of fingers on keys; at their usual contacts, each by itself, where there is none. */
+function lyingOf(down: readonly Press[], { hand, placements }: Task): Lying {
+  if (down.length === 0) return NOTHING;
+  const placement = placements.place(down);
+  const mirror = hand.side === "right" ? 1 : -1;
+  if (placement.kind === "held") {
+    return { contacts: new Map(placement.tips.map(({ finger, at }) => [finger, at])), placement };
+  }
+  return { contacts: new Map(down.map(({ finger, x, y }) => [finger, { x: mirror * x, y }])), placement: null };
 }
 
 function sounds({ passage }: Study, id: NoteId, at: Beats): boolean {

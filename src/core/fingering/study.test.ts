@@ -9,7 +9,7 @@ import type { Fingering, Pins } from "./fingering";
 import { optionName, worthShowing } from "./options";
 import { reasonForNone } from "./reasons";
 import { mergeBest } from "./search/merge";
-import { contactsAt, stepsOf } from "./steps";
+import { lyingAt, stepsOf } from "./steps";
 import { bestFingerings, judge, notesAsked } from "./study";
 
 describe("a study", () => {
@@ -132,11 +132,13 @@ describe("steps", () => {
     const study = studyOn(passage(notes, "both", 2));
     expect(stepsOf(study).map((s) => s.notes)).toEqual([["low", "hold", "a"], ["b"], ["low2"]]);
     const digits = { hold: 1, a: 3, b: 4, low: 5, low2: 4 } as unknown as Fingering;
-    const contacts = contactsAt(study, digits);
-    expect(contacts.map((c) => [[...c.right.keys()].sort(), [...c.left.keys()]])).toEqual([
+    const lying = lyingAt(study, digits);
+    expect(lying.map((l) => [[...l.right.contacts.keys()].sort(), [...l.left.contacts.keys()]])).toEqual([
       [[1, 3], [5]],
       [[1, 4], []],
       [[], [4]],
     ]);
+    expect(lying[0]!.right.placement?.strain).toBeGreaterThanOrEqual(0);
+    expect(lying[2]!.right.placement).toBeNull();
   });
 });

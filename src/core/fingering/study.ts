@@ -4,6 +4,7 @@ import type { Side } from "../hand/finger";
 import type { Instrument } from "../keyboard/instrument";
 import { lineOf } from "../passage/line";
 import type { NoteId } from "../passage/note";
+import { placementsOf, type Placements } from "../placement/placements";
 import { handOf, handsAsked, inOrder, type Manner, type Passage } from "../passage/passage";
 import { causeById } from "./cost/causes";
 import { price } from "./cost/price";
@@ -22,6 +23,8 @@ export interface Study {
   readonly instrument: Instrument;
   readonly manner: Manner;
   readonly weights?: Weights;
+  /** Kept by whoever asks about the same hands again; made anew where not given. */
+  readonly placements?: Readonly<Record<Side, Placements>>;
 }
 
 /** A fingering of both hands with its judgement. */
@@ -57,9 +60,15 @@ export function tasksOf(study: Study): readonly Task[] {
     line: lineOf(passage, side, manner),
     hand: hands[side],
     instrument,
+    placements: placementsIn(study, side),
     manner,
     weights,
   }));
+}
+
+function placementsIn({ hands, instrument, placements }: Study, side: Side): Placements {
+  const kept = placements?.[side];
+  return kept?.hand === hands[side] && kept.instrument === instrument ? kept : placementsOf(hands[side], instrument);
 }
 
 /** The notes of a study that its hands are to play, in order. */

@@ -32,21 +32,32 @@ export function handOfRulerSpan(side: Side, rulerSpan: number, resting: readonly
   if (!(rulerSpan >= least && rulerSpan <= most)) {
     throw new RangeError(`A span of ${rulerSpan} mm is outside what a hand can be (${least} to ${most} mm).`);
   }
-  const keySpan = rulerSpan - HAND.rulerToKeySpan;
-  const scale = keySpan / (HAND.publishedWidest * HAND.publishedSemitone);
+  const ratio = (rulerSpan - HAND.rulerToKeySpan) / (HAND.publishedWidest * HAND.publishedSemitone);
   const limits: Limits[] = [];
-  for (const row of PUBLISHED_PROPORTIONS)
-    limits[pairIndex(row[0], row[1])] = scaled(row, scale * HAND.publishedSemitone);
+  for (const row of PUBLISHED_PROPORTIONS) limits[pairIndex(row[0], row[1])] = scaledLimits(row, ratio);
+  return handOfLimits(side, limits, rulerSpan, resting);
+}
+
+/** A hand of given limits by pairIndex, all else in proportion to its widest opening of 1 and 5. */
+export function handOfLimits(
+  side: Side,
+  limits: readonly Limits[],
+  rulerSpan: number | undefined,
+  resting: readonly Finger[],
+): Hand {
+  const keySpan = limits[pairIndex(1, 5)]!.widestPractical;
+  const scale = keySpan / (HAND.publishedWidest * HAND.publishedSemitone);
   const restStep = (KEYBOARD.fullOctaveWidth / 7) * scale;
+  const behindFlat = HAND.behindForemost.map((length) => length * scale);
   return {
     side,
-    rulerSpan,
+    rulerSpan: rulerSpan ?? keySpan + HAND.rulerToKeySpan,
     keySpan,
     limits,
     restOffsets: FINGERS.map((finger) => (finger - 3) * restStep),
-    behindFlat: HAND.behindForemost.map((length) => length * scale),
+    behindFlat,
+    behind: behindFlat.map((length) => length * HAND.naturalCurve),
     tipWidths: CONTACT.tipWidths,
-    behind: HAND.behindForemost.map((length) => length * HAND.naturalCurve * scale),
     resting,
   };
 }
@@ -65,9 +76,17 @@ export function scaleOf(hand: Hand): number {
   return hand.keySpan / (HAND.publishedWidest * HAND.publishedSemitone);
 }
 
-function scaled([, , ...semitones]: ProportionRow, factor: number): Limits {
+/** The published limits of a pair in a ratio, mm. Where two coincide the ramp between them has a least width. */
+export function scaledLimits([, , ...semitones]: ProportionRow, ratio: number): Limits {
   const [leastPractical, leastComfortable, leastRelaxed, widestRelaxed, widestComfortable, widestPractical] =
-    semitones.map((value) => value * factor) as [number, number, number, number, number, number];
+    semitones.map((value) => value * ratio * HAND.publishedSemitone) as [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
   const comfortable = Math.max(widestComfortable, widestRelaxed + HAND.leastRamp);
   const closed = Math.min(leastComfortable, leastRelaxed - HAND.leastRamp);
   return {

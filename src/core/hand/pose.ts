@@ -1,4 +1,4 @@
-import { CONTACT, HAND } from "../physics";
+import { HAND } from "../physics";
 import { FINGERS, type Finger } from "./finger";
 import { scaleOf, type Hand } from "./hand";
 
@@ -28,28 +28,48 @@ export interface Pose {
 const BACK = { knuckles: 82, thumbBase: 118, wrist: HAND.tipToWrist };
 const KNUCKLE_STEP = 19;
 
+/** Where the wrist is. x and y in keyboard coordinates, mm. */
+export interface Wrist {
+  readonly at: Point;
+  /** Degrees sideways, positive towards the little finger. */
+  readonly yaw: number;
+  /** Degrees of the forearm's turn, positive towards the little finger. */
+  readonly roll: number;
+}
+
 /**
  * How a hand lies when some of its fingers are on keys: those exactly on their contacts, the others loose
  * where they rest. In keyboard coordinates, the left hand as the mirror of the right.
  * @param contacts at least one finger with its contact in mm; without any the pose is null
+ * @param wrist where a placement has it; without one it lies straight behind the fingers
  */
-export function poseOf(hand: Hand, contacts: ReadonlyMap<Finger, Point>): Pose | null {
+export function poseOf(hand: Hand, contacts: ReadonlyMap<Finger, Point>, wrist?: Wrist): Pose | null {
   if (contacts.size === 0) return null;
   const mirror = hand.side === "right" ? 1 : -1;
   const scale = scaleOf(hand);
-  const middle = mean([...contacts].map(([finger, at]) => at.x - mirror * hand.restOffsets[finger - 1]!));
-  const front = mean([...contacts].map(([finger, at]) => at.y + hand.behind[finger - 1]!));
+  const at = wrist ?? straightBehind(hand, contacts);
+  const turn = (at.yaw * Math.PI) / 180;
+  // A point of the hand by its place along and ahead of the wrist, the right hand unturned.
+  const inHand = (along: number, ahead: number): Point => ({
+    x: at.at.x + mirror * (along * Math.cos(turn) + ahead * Math.sin(turn)),
+    y: at.at.y + ahead * Math.cos(turn) - along * Math.sin(turn),
+  });
   const fingers = FINGERS.map((finger): FingerDrawn => {
     const contact = contacts.get(finger);
-    const rest = { x: middle + mirror * hand.restOffsets[finger - 1]!, y: front - hand.behind[finger - 1]! };
+    const rest = inHand(hand.restOffsets[finger - 1]!, BACK.wrist * scale - hand.behind[finger - 1]!);
     const tip = contact ?? between(rest, finger, contacts, mirror);
-    const knuckle = {
-      x: middle + mirror * (finger === 1 ? -1.9 : finger - 3.3) * KNUCKLE_STEP * scale,
-      y: front - (finger === 1 ? BACK.thumbBase : BACK.knuckles + Math.abs(finger - 3) * 4) * scale,
-    };
-    return { finger, tip, knuckle, width: CONTACT.tipWidths[finger - 1]! * scale, playing: contact !== undefined };
+    const back = finger === 1 ? BACK.thumbBase : BACK.knuckles + Math.abs(finger - 3) * 4;
+    const knuckle = inHand((finger === 1 ? -1.9 : finger - 3.3) * KNUCKLE_STEP * scale, (BACK.wrist - back) * scale);
+    return { finger, tip, knuckle, width: hand.tipWidths[finger - 1]!, playing: contact !== undefined };
   });
-  return { fingers, wrist: { x: middle - mirror * 6 * scale, y: front - BACK.wrist * scale } };
+  return { fingers, wrist: inHand(-6 * scale, 0) };
+}
+
+function straightBehind(hand: Hand, contacts: ReadonlyMap<Finger, Point>): Wrist {
+  const mirror = hand.side === "right" ? 1 : -1;
+  const x = mean([...contacts].map(([finger, at]) => at.x - mirror * hand.restOffsets[finger - 1]!));
+  const front = mean([...contacts].map(([finger, at]) => at.y + hand.behind[finger - 1]!));
+  return { at: { x, y: front - BACK.wrist * scaleOf(hand) }, yaw: 0, roll: 0 };
 }
 
 /** A loose finger keeps to its side of the fingers that play. */

@@ -1,5 +1,5 @@
 import type { Finger } from "../hand/finger";
-import type { Point } from "../hand/pose";
+import type { Point, Wrist } from "../hand/pose";
 import type { Pitch } from "../keyboard/pitch";
 import type { Demand, PlacementCauses } from "./evaluate";
 import type { Part } from "./spots";
@@ -15,15 +15,6 @@ export interface Hold {
 export interface Tip extends Hold {
   readonly part: Part;
   readonly at: Point;
-}
-
-/** Where the wrist is. x and y in keyboard coordinates, mm. */
-export interface Wrist {
-  readonly at: Point;
-  /** Degrees sideways, positive towards the little finger. */
-  readonly yaw: number;
-  /** Degrees of the forearm's turn, positive towards the little finger. */
-  readonly roll: number;
 }
 
 export interface Held {

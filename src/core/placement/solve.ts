@@ -1,11 +1,12 @@
 import { scaleOf, type Hand } from "../hand/hand";
+import type { Wrist } from "../hand/pose";
 import { keyMiddle } from "../keyboard/geometry";
 import type { Instrument } from "../keyboard/instrument";
 import { HAND, PLACEMENT } from "../physics";
 import { easiestLie, type Lie } from "./depth";
 import { AT_ONCE, evaluate, gainOf, isRaised, total, type Demand } from "./evaluate";
-import { boundsAt, leastStrain, placeWithin, type PairBound } from "./openings";
-import type { Allowed, Held, Hold, Placement, Tip, Wrist } from "./placement";
+import { boundsAt, hasRoom, leastStrain, placeWithin, type PairBound } from "./openings";
+import type { Allowed, Held, Hold, Placement, Tip } from "./placement";
 import { outOfReach } from "./short";
 import { intervalsOf, mirrored, pairsOf, standingChoices, type Standing } from "./standing";
 import { SHAPES, strainOfWay, TILTS, type Way } from "./ways";
@@ -30,14 +31,15 @@ export function solvePlacement(hand: Hand, on: Instrument, holds: readonly Hold[
   const choices = standingChoices(hand, on, ordered, allowed);
   const shapes = allowed.shapes ?? SHAPES;
   const tilts = allowed.tilts ?? TILTS;
-  let best: Candidate | null = null;
+  let best = null as Candidate | null;
   for (const shape of shapes) {
-    const lies = choices.map((standing) => easiestLie(hand, shape, standing));
+    const lies: (Lie | null | undefined)[] = [];
     for (const tilt of tilts) {
       const way = { shape, tilt };
       const pairs = pairsOf(hand, way, choices[0]!);
       choices.forEach((standing, i) => {
-        if (lies[i]) best = easier({ way, pairs, standing, lie: lies[i] }, demand, best);
+        const lieOf = () => (lies[i] === undefined ? (lies[i] = easiestLie(hand, shape, standing)) : lies[i]);
+        best = easier({ way, pairs, standing }, lieOf, demand, best);
       });
     }
   }
@@ -50,10 +52,10 @@ interface Attempt {
   readonly way: Way;
   readonly pairs: readonly PairBound[];
   readonly standing: readonly Standing[];
-  readonly lie: Lie;
 }
 
 interface Candidate extends Attempt {
+  readonly lie: Lie;
   readonly opening: number;
   readonly strain: number;
 }
@@ -66,16 +68,22 @@ function refuseImpossible(hand: Hand, holds: readonly Hold[]): void {
   if (resting) throw new RangeError(`Finger ${resting} of the ${hand.side} hand is resting.`);
 }
 
-function easier(attempt: Attempt, demand: Demand, best: Candidate | null): Candidate | null {
-  const { way, pairs, standing, lie } = attempt;
+/** The attempt, if it is easier than the best so far. What is cheap to know is asked first. */
+function easier(attempt: Attempt, lieOf: () => Lie | null, demand: Demand, best: Candidate | null): Candidate | null {
+  const { way, pairs, standing } = attempt;
   const raised = way.tilt === "upright" && isRaised(standing) ? PLACEMENT.raisedInner : 0;
-  const fixed = strainOfWay(way) + raised + lie.strain;
-  if (best && fixed >= best.strain) return best;
+  const own = strainOfWay(way) + raised;
+  if (best && own >= best.strain) return best;
   const { held, load } = gainOf(demand);
   const gain = 1 + held + load;
-  const opening = leastStrain(intervalsOf(standing), pairs, best ? (best.strain - fixed) / gain : 100);
-  const strain = fixed + opening * gain;
-  return !best || strain < best.strain ? (opening === Infinity ? best : { ...attempt, opening, strain }) : best;
+  const tips = intervalsOf(standing);
+  const upTo = best ? (best.strain - own) / gain : 100;
+  if (!hasRoom(tips, pairs, Math.min(100, upTo))) return best;
+  const lie = lieOf();
+  if (lie === null || (best && own + lie.strain >= best.strain)) return best;
+  const opening = leastStrain(tips, pairs, upTo - lie.strain / gain);
+  const strain = own + lie.strain + opening * gain;
+  return strain < (best?.strain ?? Infinity) ? { ...attempt, lie, opening, strain } : best;
 }
 
 function heldAs(

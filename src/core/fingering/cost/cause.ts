@@ -2,6 +2,7 @@ import type { Hand } from "../../hand/hand";
 import type { Instrument } from "../../keyboard/instrument";
 import type { Stroke } from "../../passage/line";
 import type { Manner } from "../../passage/passage";
+import type { Placements } from "../../placement/placements";
 import type { Frame, Press } from "../frame";
 import type { Weights } from "./weights";
 
@@ -14,6 +15,7 @@ export type Unit = "mm" | "ms" | "Hz" | "notes";
 export interface Moment {
   readonly hand: Hand;
   readonly instrument: Instrument;
+  readonly placements: Placements;
   readonly manner: Manner;
   readonly weights: Weights;
   readonly now: Frame;

@@ -6,9 +6,12 @@ export interface Weights {
   /** Share of the placement curve that an opening between successive notes adds, up to comfort and beyond it. */
   readonly opening: number;
   readonly openingBeyond: number;
-  /** The same for an opening inside a chord or against a held note. */
-  readonly chordOpening: number;
-  readonly chordOpeningBeyond: number;
+  /** Share of a placement's strain that each note struck in it adds, up to comfort and beyond it. */
+  readonly holding: number;
+  readonly holdingBeyond: number;
+  /** Strain that a placement out of reach counts as, where the player wants it all the same, and per mm short. */
+  readonly outOfReach: number;
+  readonly outOfReachPerMm: number;
   /** Share of the curve for fingers closed up. */
   readonly crowding: number;
   /** Strain per mm the hand's middle is carried beyond its rest. */
@@ -58,8 +61,10 @@ export interface Weights {
 export const WEIGHTS: Weights = {
   opening: 0.0475,
   openingBeyond: 0.331,
-  chordOpening: 0.3,
-  chordOpeningBeyond: 1.2,
+  holding: 0.3,
+  holdingBeyond: 1.2,
+  outOfReach: 110,
+  outOfReachPerMm: 1,
   crowding: 0.368,
   carry: 0.0446,
   shortfall: 0.365,

@@ -19,10 +19,11 @@ const TRIPLE_CAUSES = CAUSES.filter((cause) => cause.frames === 3);
 type Refilled = { -readonly [Key in keyof Moment]: Moment[Key] };
 
 export function costsOf(task: Task): Costs {
-  const { hand, instrument, manner, weights } = task;
+  const { hand, instrument, placements, manner, weights } = task;
   const moment: Refilled = {
     hand,
     instrument,
+    placements,
     manner,
     weights,
     now: null as unknown as Frame,

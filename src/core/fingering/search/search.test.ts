@@ -5,26 +5,30 @@ import { lineOf } from "../../passage/line";
 import type { Manner, Passage } from "../../passage/passage";
 import type { Side } from "../../hand/finger";
 import { randomPassage, note, passage } from "../../../../tests/support/passages";
+import { placementsFor } from "../../../../tests/support/studies";
 import { seeded } from "../../../../tests/support/seeded";
+import { solvePlacement } from "../../placement/solve";
 import { price } from "../cost/price";
 import { WEIGHTS } from "../cost/weights";
-import { press, shortOfReach } from "../frame";
+import { press, type Press } from "../frame";
 import type { Task } from "../task";
 import { search } from "./search";
 
 const MANNER: Manner = { tempo: 100, touch: "legato", pedal: false };
 
 function taskOf(given: Passage, side: Side, manner: Manner = MANNER, span = 195): Task {
+  const hand = handOfRulerSpan(side, span);
   return {
     line: lineOf(given, side, manner),
-    hand: handOfRulerSpan(side, span),
+    hand,
     instrument: FULL_SIZE,
+    placements: placementsFor(side, span),
     manner,
     weights: WEIGHTS,
   };
 }
 
-/** Every way to give one onset digits, by the rule as stated: fewest left out, fingers in order, each pair in reach. */
+/** Every way to give one onset digits, by the rule as stated: fewest left out, fingers in order, all in reach together. */
 function waysAt(task: Task, onset: Onset, pins: Int8Array): number[][] {
   let ways: number[][] = [[]];
   for (let i = 0; i < onset.struck.length; i++)
@@ -32,15 +36,29 @@ function waysAt(task: Task, onset: Onset, pins: Int8Array): number[][] {
   const legal = ways.filter((way) => {
     const presses = onset.struck.flatMap((stroke, i) => (way[i] ? [press(way[i] as 1, stroke, task)] : []));
     if (onset.struck.some((stroke, i) => pins[stroke.index] && way[i] !== pins[stroke.index])) return false;
-    return presses.every((a) =>
-      presses.every(
-        (b) =>
-          a === b || (a.finger !== b.finger && a.finger < b.finger === a.x < b.x && shortOfReach(a, b, task) === 0),
-      ),
-    );
+    return inNaturalOrder(presses) && holdable(task, presses);
   });
   const fewest = Math.min(...legal.map((way) => way.filter((d) => d === 0).length));
   return legal.filter((way) => way.filter((d) => d === 0).length === fewest);
+}
+
+function inNaturalOrder(presses: readonly Press[]): boolean {
+  return presses.every((a) =>
+    presses.every((b) => a === b || (a.finger !== b.finger && a.finger < b.finger === a.x < b.x)),
+  );
+}
+
+const holdableKnown = new Map<string, boolean>();
+
+/** Asks the solver itself, where the keys are. */
+function holdable({ hand, instrument }: Task, presses: readonly Press[]): boolean {
+  const key = `${hand.side} ${hand.rulerSpan} ${presses.map((p) => `${p.finger}:${p.key}`).join()}`;
+  let known = holdableKnown.get(key);
+  if (known === undefined) {
+    known = presses.length === 0 || solvePlacement(hand, instrument, presses).kind === "held";
+    holdableKnown.set(key, known);
+  }
+  return known;
 }
 
 function leftOutAt(task: Task, onset: Onset, pins: Int8Array): number {

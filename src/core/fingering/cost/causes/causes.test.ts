@@ -22,14 +22,24 @@ describe("each cause", () => {
 
   it("opening: counts the mm beyond relaxed, by the pair that opens", () => {
     // C to C with 1 and 5: an octave of 164.5 mm on a hand relaxed to 10 semitones of 137.1 mm by 187 / 205.6.
-    const [octave] = findings(studyOfKeys([[60, 72]]), "15", "opening");
+    const [octave] = findings(studyOfKeys([60, 72]), "15", "opening");
     expect(octave!.found.amount).toBeCloseTo(164.5 - (10 * (164.5 / 12) * 187) / ((15 * 164.5) / 12), 6);
     expect(octave!.found.words).toMatch(/^1 and 5 open 40 mm beyond relaxed$/);
     expect(findings(studyOfKeys([60, 62]), "12", "opening")).toEqual([]);
   });
 
-  it("opening: is less for a wider hand and on a narrower keyboard", () => {
-    const strain = (study: Study) => findings(study, "15", "opening")[0]!.found.strain;
+  it("keys held together: say which pair is nearest its widest, or how far it is short", () => {
+    const [octave] = findings(studyOfKeys([[60, 72]]), "15", "holding");
+    // Facing edges of an octave lie 150 mm apart; flat and leaning this hand opens to 1.03 of 187.
+    expect(octave!.found.words).toBe("1 and 5 could open 43 mm more");
+    expect(findings(studyOfKeys([[60, 76]]), "15", "holding")[0]!.found.words).toBe(
+      "1 and 5 are 4 mm short of holding this",
+    );
+    expect(findings(studyOfKeys([[60, 64, 67]]), "135", "holding")).toEqual([]);
+  });
+
+  it("keys held together: ask less of a wider hand and on a narrower keyboard", () => {
+    const strain = (study: Study) => findings(study, "15", "holding")[0]?.found.strain ?? 0;
     const octave = studyOfKeys([[60, 72]]);
     expect(strain(studyOfKeys([[60, 72]], "right", {}, 220))).toBeLessThan(strain(octave));
     expect(strain({ ...octave, instrument: { octaveWidth: 152 } })).toBeLessThan(strain(octave));

@@ -1,11 +1,11 @@
 import { strainOfClosing } from "../../../hand/limits";
 import { limitsOf } from "../../../hand/hand";
 import type { Cause, Moment, Tell } from "../cause";
-import { eachChordPair, eachJoinPair } from "../pairs";
+import { eachJoinPair } from "../pairs";
 import { fingers, mm } from "../words";
 import type { Press } from "../../frame";
 
-/** Fingers closer together than relaxed, or crossed. */
+/** Fingers closer together than relaxed, or crossed, from one note to the next. */
 export const crowding: Cause = {
   id: "crowding",
   label: "crowding",
@@ -13,7 +13,6 @@ export const crowding: Cause = {
   frames: 2,
   source: "Placement curve of hand/limits, mirrored; its share is a choice.",
   find(moment, tell) {
-    eachChordPair(moment, (a, b, share) => measure(moment, a, b, share, tell));
     eachJoinPair(moment, (a, b, share) => measure(moment, a, b, share, tell));
   },
   say: ({ amount, finger, other }) => `${fingers(other, finger)} are ${mm(amount)} closer than relaxed`,

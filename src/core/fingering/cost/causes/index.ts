@@ -3,6 +3,7 @@ import { carry } from "./carry";
 import { crossing } from "./crossing";
 import { crowding } from "./crowding";
 import { heldNote } from "./held-note";
+import { holding } from "./holding";
 import { inOut } from "./in-out";
 import { leftOut } from "./left-out";
 import { opening } from "./opening";
@@ -16,6 +17,7 @@ import { weakFinger } from "./weak-finger";
 
 /** All causes of strain. Their sum over a passage is what the search minimises. */
 export const CAUSES: readonly Cause[] = [
+  holding,
   opening,
   crowding,
   carry,

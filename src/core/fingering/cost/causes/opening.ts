@@ -1,11 +1,11 @@
 import { COMFORT, strainOfOpening } from "../../../hand/limits";
 import { limitsOf } from "../../../hand/hand";
 import type { Cause, Moment, Tell } from "../cause";
-import { eachChordPair, eachJoinPair } from "../pairs";
+import { eachJoinPair } from "../pairs";
 import { fingers, mm } from "../words";
 import type { Press } from "../../frame";
 
-/** Fingers open beyond relaxed: inside a chord, against held notes, and from one note to the next. */
+/** Fingers open beyond relaxed from one note to the next. */
 export const opening: Cause = {
   id: "opening",
   label: "opening",
@@ -13,10 +13,7 @@ export const opening: Cause = {
   frames: 2,
   source: "Placement curve of hand/limits; its share between successive notes is a choice.",
   find(moment, tell) {
-    const { chordOpening, chordOpeningBeyond, opening: join, openingBeyond } = moment.weights;
-    eachChordPair(moment, (a, b, share) =>
-      measure(moment, a, b, share * chordOpening, share * chordOpeningBeyond, tell),
-    );
+    const { opening: join, openingBeyond } = moment.weights;
     eachJoinPair(moment, (a, b, share) => measure(moment, a, b, share * join, share * openingBeyond, tell));
   },
   say: ({ amount, finger, other }) => `${fingers(other, finger)} open ${mm(amount)} beyond relaxed`,
