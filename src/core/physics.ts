@@ -33,6 +33,8 @@ export const CONTACT = {
   /** mm, widths outside this are refused: of a thumb's tip and of any other. */
   thumbWidthRange: [10, 27],
   tipWidthRange: [9, 22],
+  /** mm to either side of a key's middle that still count as its middle. A choice. */
+  middleGive: 2,
   /** Share by which a white key is met towards the middle of its part between the black keys. A choice. */
   tailShare: 0.5,
   /** mm from the white fronts at which a finger usually meets a white key's head. Starting value. */
@@ -124,6 +126,8 @@ export const MOTION = {
   /** Hz, strokes of one finger that go with ease, and at which they fail, thumb first. Starting values. */
   repeatEase: [3, 3.2, 3, 2.6, 2.6],
   repeatFails: [6.5, 7, 6.5, 5.5, 5],
+  /** ms from one finger's stroke to the next in a rolled chord that lies under the hand. Starting value. */
+  rollStep: 45,
   /** ms a grace note takes before the note it leans on. Starting value. */
   graceMs: 80,
 } as const;

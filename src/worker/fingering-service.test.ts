@@ -5,7 +5,7 @@ import { fingeringService } from "./fingering-service";
 
 const short: StudyData = {
   passage: passageOfKeys([60, 62, 64], "1/4", "right"),
-  spans: { right: 200, left: 200 },
+  hands: { right: { measured: { rulerSpan: 200 }, resting: [] }, left: { measured: { rulerSpan: 200 }, resting: [] } },
   octaveWidth: 164.5,
   manner: { tempo: 90, touch: "legato", pedal: false },
 };

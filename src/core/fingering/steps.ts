@@ -2,7 +2,7 @@ import type { Finger, Side } from "../hand/finger";
 import type { Point } from "../hand/pose";
 import { compare, type Beats } from "../time/beats";
 import { endOf, type NoteId } from "../passage/note";
-import { inOrder } from "../passage/passage";
+import { playedNotes } from "../passage/passage";
 import { framesOf } from "./cost/price";
 import type { Fingering } from "./fingering";
 import type { Held } from "../placement/placement";
@@ -25,7 +25,7 @@ export interface Step {
 export function stepsOf(study: Study): readonly Step[] {
   const asked = new Set(notesAsked(study));
   const steps: { at: Beats; grace: number; bar: string; beat: Beats; notes: NoteId[] }[] = [];
-  for (const note of inOrder(study.passage.notes)) {
+  for (const note of playedNotes(study.passage)) {
     if (!asked.has(note.id)) continue;
     const last = steps.at(-1);
     if (last && last.at === note.onset && last.grace === note.grace) last.notes.push(note.id);

@@ -1,25 +1,35 @@
-import { handOfRulerSpan } from "../hand/hand";
-import type { Side } from "../hand/finger";
+import type { Finger, Side } from "../hand/finger";
+import { handOf, type HandMeasured } from "../hand/measured";
 import { instrument } from "../keyboard/instrument";
 import type { Manner, Passage } from "../passage/passage";
+import { placementsOf } from "../placement/placements";
 import type { Study } from "./study";
+
+/** A hand as plain data. */
+export interface HandGiven {
+  readonly measured: HandMeasured;
+  readonly resting: readonly Finger[];
+}
 
 /** Everything a study is made from, as plain data that can travel to a worker or a browser. */
 export interface StudyData {
   readonly passage: Passage;
-  /** Ruler spans in mm. */
-  readonly spans: Readonly<Record<Side, number>>;
+  readonly hands: Readonly<Record<Side, HandGiven>>;
   /** mm from C to C. */
   readonly octaveWidth: number;
   readonly manner: Manner;
 }
 
-/** The study that plain data describes. @throws RangeError for a span or octave outside what can be */
-export function studyOf({ passage, spans, octaveWidth, manner }: StudyData): Study {
+/** The study that plain data describes. @throws RangeError for an octave outside what can be */
+export function studyOf({ passage, hands, octaveWidth, manner }: StudyData): Study {
+  const on = instrument(octaveWidth);
+  const right = handOf("right", hands.right.measured, hands.right.resting);
+  const left = handOf("left", hands.left.measured, hands.left.resting);
   return {
     passage,
-    hands: { right: handOfRulerSpan("right", spans.right), left: handOfRulerSpan("left", spans.left) },
-    instrument: instrument(octaveWidth),
+    hands: { right, left },
+    instrument: on,
+    placements: { right: placementsOf(right, on), left: placementsOf(left, on) },
     manner,
   };
 }

@@ -1,11 +1,11 @@
 import { drain } from "../drain";
 import type { Hand } from "../hand/hand";
-import type { Side } from "../hand/finger";
+import { FINGERS, type Side } from "../hand/finger";
 import type { Instrument } from "../keyboard/instrument";
 import { lineOf } from "../passage/line";
 import type { NoteId } from "../passage/note";
 import { placementsOf, type Placements } from "../placement/placements";
-import { handOf, handsAsked, inOrder, type Manner, type Passage } from "../passage/passage";
+import { handOf, handsAsked, inOrder, playedNotes, type Manner, type Passage } from "../passage/passage";
 import { causeById } from "./cost/causes";
 import { price } from "./cost/price";
 import { WEIGHTS, type Weights } from "./cost/weights";
@@ -56,7 +56,7 @@ export interface CauseJudged {
 /** The tasks of a study, one a hand that has something to play. */
 export function tasksOf(study: Study): readonly Task[] {
   const { passage, hands, instrument, manner, weights = WEIGHTS } = study;
-  return handsAsked(passage).map((side) => ({
+  return handsPlaying(study).map((side) => ({
     line: lineOf(passage, side, manner),
     hand: hands[side],
     instrument,
@@ -66,15 +66,22 @@ export function tasksOf(study: Study): readonly Task[] {
   }));
 }
 
+/** The hands asked for that have a finger to play with: the music of a resting hand is left alone. */
+export function handsPlaying({ passage, hands }: Study): readonly Side[] {
+  return handsAsked(passage).filter((side) => hands[side].resting.length < FINGERS.length);
+}
+
 function placementsIn({ hands, instrument, placements }: Study, side: Side): Placements {
   const kept = placements?.[side];
   return kept?.hand === hands[side] && kept.instrument === instrument ? kept : placementsOf(hands[side], instrument);
 }
 
 /** The notes of a study that its hands are to play, in order. */
-export function notesAsked({ passage }: Study): readonly NoteId[] {
-  const asked = handsAsked(passage);
-  return inOrder(passage.notes).flatMap((note) => (asked.includes(handOf(note, passage)) ? [note.id] : []));
+export function notesAsked(study: Study): readonly NoteId[] {
+  const playing = handsPlaying(study);
+  return inOrder(playedNotes(study.passage)).flatMap((note) =>
+    playing.includes(handOf(note, study.passage)) ? [note.id] : [],
+  );
 }
 
 /** The lattices of a study, one a hand: kept by the caller who asks about the same study again. */

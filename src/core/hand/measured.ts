@@ -36,7 +36,7 @@ export type Spans = Readonly<Record<keyof PairMeasured, Figure>>;
  * A hand from what was measured of it. A pair never measured has the published proportions in the mean ratio of
  * all that were; a pair measured in one figure has the other in its own ratio. The ruler counts as the widest of
  * 1 and 5 where those were not measured at the keys. Nothing measured at all makes a middle hand.
- * @throws RangeError for a ruler span outside what a hand can be; see problemsOf for everything else
+ * What cannot be so is for problemsOf to say; here it is taken as it is.
  */
 export function handOf(side: Side, measured: HandMeasured, resting: readonly Finger[] = []): Hand {
   const ratios = ratiosOf(measured);

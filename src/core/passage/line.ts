@@ -3,7 +3,7 @@ import type { Pitch } from "../keyboard/pitch";
 import { MOTION } from "../physics";
 import { compare, subtract, toMs, type Beats } from "../time/beats";
 import { endOf, type Note, type NoteId } from "./note";
-import { handOf, inOrder, type Manner, type Passage } from "./passage";
+import { handOf, inOrder, playedNotes, type Manner, type Passage } from "./passage";
 
 /** One key stroke of one hand: a note, or a unison of several voices on the same key. */
 export interface Stroke {
@@ -27,6 +27,8 @@ export interface Onset {
   readonly gap: number;
   /** Strokes that begin here, lowest key first. */
   readonly struck: readonly Stroke[];
+  /** Whether it goes on with a rolled chord: the hand sweeps to it in its own time and need not open to it. */
+  readonly swept: boolean;
 }
 
 /** What one hand plays, onset by onset. */
@@ -41,7 +43,7 @@ export interface Line {
  * earlier stroke. Notes of one pitch at one onset become one stroke, held for the longest of them.
  */
 export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
-  const groups = groupByOnset(inOrder(passage.notes).filter((note) => handOf(note, passage) === side));
+  const groups = groupByOnset(inOrder(playedNotes(passage)).filter((note) => handOf(note, passage) === side));
   const strokes: Stroke[] = [];
   const sounding = new Map<Pitch, number>();
   const onsets = groups.map((group, index): Onset => {
@@ -55,14 +57,20 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
         notes: notes.map((n) => n.id),
         key,
         onset: index,
-        until: releaseOnset(groups, index, end),
+        until: notes.every((n) => n.rolled?.caught) ? index + 1 : releaseOnset(groups, index, end),
         index: strokes.length,
       });
       return strokes.at(-1)!;
     });
-    return { index, at: group[0]!.onset, grace: group[0]!.grace, gap: gapBefore(groups, index, manner.tempo), struck };
+    const { onset: at, grace } = group[0]!;
+    return { index, at, grace, gap: gapBefore(groups, index, manner.tempo), struck, swept: isSwept(groups, index) };
   });
   return { side, onsets: onsets.map((o) => ({ ...o, struck: o.struck.map((s) => strokes[s.index]!) })), strokes };
+}
+
+function isSwept(groups: readonly (readonly Note[])[], index: number): boolean {
+  const [before, now] = [groups[index - 1]?.[0], groups[index]![0]!];
+  return before?.rolled !== undefined && now.rolled !== undefined && before.onset === now.onset;
 }
 
 function cut(stroke: Stroke, at: number): Stroke {
@@ -100,6 +108,7 @@ function gapBefore(groups: readonly (readonly Note[])[], index: number, tempo: n
 function startMs(groups: readonly (readonly Note[])[], index: number, tempo: number): number {
   const note = groups[index]![0]!;
   const at = toMs(note.onset, tempo);
+  if (note.rolled) return at + note.grace * note.rolled.stepMs;
   if (note.grace === 0) return at;
   let first = index;
   while (first > 0 && groups[first - 1]![0]!.grace < 0 && groups[first - 1]![0]!.onset === note.onset) first--;

@@ -1,3 +1,4 @@
+import type { Side } from "../hand/finger";
 import { add, type Beats } from "../time/beats";
 import type { Pitch } from "../keyboard/pitch";
 
@@ -19,8 +20,12 @@ export interface Note {
   readonly onset: Beats;
   /** Quarter notes it is held; zero for a grace note. */
   readonly duration: Beats;
-  /** Grace notes before one onset count down to it: -2, -1; 0 for every other note. */
+  /** Notes before or after one onset count from it: grace notes -2, -1; a rolled chord on to 1, 2; 0 for every other. */
   readonly grace: number;
+  /** The hand that plays it where that is not its staff's own. */
+  readonly hand?: Side;
+  /** In a rolled chord: ms between strokes, and whether the pedal lets its finger leave at once. */
+  readonly rolled?: { readonly stepMs: number; readonly caught: boolean };
   /** The bar as numbered on paper, and the place within it in quarter notes. */
   readonly bar: string;
   readonly beat: Beats;

@@ -1,6 +1,7 @@
-import type { Side } from "../hand/finger";
+import { SIDES, type Side } from "../hand/finger";
 import { compare } from "../time/beats";
 import type { Note } from "./note";
+import { remedied, type NoteRemedies } from "./remedied";
 
 export type Touch = "legato" | "detached";
 export type Hands = Side | "both";
@@ -19,6 +20,14 @@ export interface Passage {
   readonly notes: readonly Note[];
   readonly hands: Hands;
   readonly staves: number;
+  /** What the player has chosen to do where the notes as written cannot be held. */
+  readonly remedies?: NoteRemedies;
+}
+
+/** The notes as they are played: every chosen remedy carried out, in order. */
+export function playedNotes({ notes, remedies }: Passage): readonly Note[] {
+  if (remedies === undefined || Object.keys(remedies).length === 0) return notes;
+  return inOrder(notes.flatMap((note) => remedied(note, remedies[note.id]) ?? []));
 }
 
 /** Tempi outside this, in quarter notes a minute, are refused. */
@@ -38,12 +47,15 @@ export function inOrder(notes: readonly Note[]): readonly Note[] {
 
 /** Which hand plays a note: with one staff the hand asked for, with two the staff's own. */
 export function handOf(note: Note, passage: Passage): Side {
+  const remedy = passage.remedies?.[note.id];
+  if (remedy?.kind === "other-hand") return remedy.hand;
   if (passage.staves === 1) return passage.hands === "left" ? "left" : "right";
   return note.staff === 1 ? "right" : "left";
 }
 
-/** The hands that have something to play, right first. */
+/** The hands that have something to play, right first: those asked for, and one that takes a note from the other. */
 export function handsAsked(passage: Passage): readonly Side[] {
-  if (passage.hands !== "both") return [passage.hands];
-  return passage.staves === 1 ? ["right"] : ["right", "left"];
+  const asked = new Set<Side>(passage.hands === "both" ? (passage.staves === 1 ? ["right"] : SIDES) : [passage.hands]);
+  for (const remedy of Object.values(passage.remedies ?? {})) if (remedy.kind === "other-hand") asked.add(remedy.hand);
+  return SIDES.filter((side) => asked.has(side));
 }

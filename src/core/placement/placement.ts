@@ -46,5 +46,7 @@ export interface Allowed {
   readonly tilts?: readonly Tilt[];
   /** Parts of white keys that may be played. */
   readonly parts?: readonly Part[];
+  /** Whether white keys may be met anywhere on them or only near their middles; anywhere where nothing is said. */
+  readonly aim?: "anywhere" | "middles";
   readonly demand?: Demand;
 }

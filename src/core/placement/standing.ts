@@ -1,5 +1,6 @@
 import type { Finger } from "../hand/finger";
 import type { Hand } from "../hand/hand";
+import { CONTACT } from "../physics";
 import { keyMiddle } from "../keyboard/geometry";
 import { contactOn } from "../keyboard/contact";
 import type { Instrument } from "../keyboard/instrument";
@@ -23,7 +24,7 @@ export function standingChoices(
   hand: Hand,
   on: Instrument,
   holds: readonly Hold[],
-  { parts }: Allowed,
+  { parts, aim }: Allowed,
 ): readonly (readonly Standing[])[] {
   let choices: readonly (readonly Standing[])[] = [[]];
   for (const { finger, key } of holds) {
@@ -33,7 +34,10 @@ export function standingChoices(
     const middle = mirrored(hand, keyMiddle(key, on));
     const wish = mirrored(hand, contactOn(key, on).x);
     choices = choices.flatMap((choice) =>
-      spots.map((spot) => [...choice, { finger, spot: mirroredSpot(hand, spot), middle, wish }]),
+      spots.map((spot) => [
+        ...choice,
+        { finger, spot: mirroredSpot(hand, aim === "middles" ? middleOf(spot) : spot), middle, wish },
+      ]),
     );
   }
   return choices;
@@ -60,4 +64,11 @@ export function mirrored(hand: Hand, x: number): number {
 
 function mirroredSpot(hand: Hand, spot: Spot): Spot {
   return hand.side === "right" ? spot : { ...spot, left: -spot.right, right: -spot.left };
+}
+
+/** A spot confined to its middle, give or take what nobody aims at. */
+function middleOf(spot: Spot): Spot {
+  const middle = (spot.left + spot.right) / 2;
+  const half = Math.min(CONTACT.middleGive, (spot.right - spot.left) / 2);
+  return { ...spot, left: middle - half, right: middle + half };
 }

@@ -13,6 +13,7 @@ import {
   timestamp,
   uuid,
 } from "drizzle-orm/pg-core";
+import type { NoteRemedy } from "@/core/passage/remedied";
 import { TEMPO_RANGE } from "@/core/passage/passage";
 import { piece } from "./piece";
 
@@ -64,9 +65,14 @@ export const noteMark = pgTable(
     noteId: text().notNull(),
     kind: markKind().notNull(),
     detail: text(),
+    remedy: jsonb().$type<NoteRemedy>(),
   },
   (t) => [
     primaryKey({ columns: [t.passageId, t.noteId, t.kind] }),
+    check(
+      "note_mark_remedy",
+      sql`(${t.kind} = 'remedy') = (${t.remedy} is not null) and (${t.remedy} is null or ${t.remedy}->>'kind' in ('edges', 'flat', 'lean', 'other-hand', 'roll', 'omit', 'fold', 'shorter'))`,
+    ),
     check("note_mark_note", sql`${t.noteId} ~ '^b[0-9]+-s[0-9]+-v[A-Za-z0-9]+-n[0-9]+$'`),
   ],
 );

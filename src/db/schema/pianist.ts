@@ -1,14 +1,34 @@
 import { sql } from "drizzle-orm";
-import { check, date, doublePrecision, index, pgEnum, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
+import {
+  check,
+  date,
+  doublePrecision,
+  index,
+  jsonb,
+  pgEnum,
+  pgTable,
+  smallint,
+  text,
+  timestamp,
+  uuid,
+} from "drizzle-orm/pg-core";
+import type { Finger } from "@/core/hand/finger";
+import type { HandMeasured } from "@/core/hand/measured";
 import { HAND, KEYBOARD } from "@/core/physics";
+import { USUAL_ALLOWANCES, type Allowances } from "@/core/reach/allowances";
 
 export const side = pgEnum("side", ["right", "left"]);
 
 export const pianist = pgTable("pianist", {
   id: uuid().primaryKey().defaultRandom(),
   name: text().notNull(),
+  /** Which remedies the player allows where a hand cannot hold what is written. */
+  allows: jsonb().$type<Allowances>().notNull().default(USUAL_ALLOWANCES),
   createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
 });
+
+/** How a hand was measured: figures typed or drawn, keys pressed one by one, or keys of a connected piano. */
+export const measuringWay = pgEnum("measuring_way", ["typed", "keys", "midi"]);
 
 /** A dated measurement of one hand; the newest counts. */
 export const handMeasurement = pgTable(
@@ -20,14 +40,34 @@ export const handMeasurement = pgTable(
       .references(() => pianist.id, { onDelete: "cascade" }),
     side: side().notNull(),
     measuredOn: date({ mode: "string" }).notNull(),
-    /** mm on a ruler, outer edge of thumb to outer edge of little finger. */
-    rulerSpan: doublePrecision().notNull(),
+    way: measuringWay().notNull().default("typed"),
+    /** mm on a ruler, outer edge of thumb to outer edge of little finger; null where only keys were used. */
+    rulerSpan: doublePrecision(),
+    /** mm between contact centres, comfortable and widest, by pair. */
+    pairs: jsonb().$type<NonNullable<HandMeasured["pairs"]>>().notNull().default({}),
+    /** mm across a fingertip, by finger. */
+    tipWidths: jsonb().$type<NonNullable<HandMeasured["tipWidths"]>>().notNull().default({}),
+    /** mm behind the foremost fingertip, hand flat, by finger. */
+    behind: jsonb().$type<NonNullable<HandMeasured["behind"]>>().notNull().default({}),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
     check(
       "hand_measurement_span",
       sql`${t.rulerSpan} between ${sql.raw(String(HAND.rulerSpanRange[0]))} and ${sql.raw(String(HAND.rulerSpanRange[1]))}`,
+    ),
+    check("hand_measurement_something", sql`${t.rulerSpan} is not null or ${t.pairs} <> '{}'::jsonb`),
+    check(
+      "hand_measurement_pairs",
+      sql`jsonb_typeof(${t.pairs}) = 'object' and not jsonb_path_exists(${t.pairs}, '$.*.* ? (@.type() != "number" || @ < 5 || @ > 320)') and not jsonb_path_exists(${t.pairs}, '$.* ? (@.comfortable > @.widest)')`,
+    ),
+    check(
+      "hand_measurement_tips",
+      sql`not jsonb_path_exists(${t.tipWidths}, '$.* ? (@.type() != "number" || @ < 9 || @ > 27)')`,
+    ),
+    check(
+      "hand_measurement_behind",
+      sql`not jsonb_path_exists(${t.behind}, '$.* ? (@.type() != "number" || @ < 0 || @ > 120)')`,
     ),
     index("hand_measurement_newest").on(t.pianistId, t.side, t.measuredOn),
   ],
@@ -43,6 +83,8 @@ export const instrument = pgTable(
     name: text().notNull(),
     /** mm from C to C. */
     octaveWidth: doublePrecision().notNull(),
+    /** The one taken up last is in use. */
+    takenUpAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
@@ -50,6 +92,35 @@ export const instrument = pgTable(
       "instrument_octave",
       sql`${t.octaveWidth} between ${sql.raw(String(KEYBOARD.octaveWidthRange[0]))} and ${sql.raw(String(KEYBOARD.octaveWidthRange[1]))}`,
     ),
+  ],
+);
+
+/** Fingers, or with all five a hand, that are not to play for a while. The reason is private to the player. */
+export const rest = pgTable(
+  "rest",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    pianistId: uuid()
+      .notNull()
+      .references(() => pianist.id, { onDelete: "cascade" }),
+    side: side().notNull(),
+    fingers: smallint().array().$type<Finger[]>().notNull(),
+    reason: text().notNull(),
+    since: date({ mode: "string" }).notNull(),
+    /** The day on which to look at it again. */
+    reviewOn: date({ mode: "string" }).notNull(),
+    endedOn: date({ mode: "string" }),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [
+    check(
+      "rest_fingers",
+      sql`cardinality(${t.fingers}) between 1 and 5 and ${t.fingers} <@ array[1,2,3,4,5]::smallint[]`,
+    ),
+    check("rest_reason", sql`length(trim(${t.reason})) > 0`),
+    check("rest_review", sql`${t.reviewOn} >= ${t.since}`),
+    check("rest_ended", sql`${t.endedOn} is null or ${t.endedOn} >= ${t.since}`),
+    index("rest_of_pianist").on(t.pianistId, t.endedOn),
   ],
 );
 

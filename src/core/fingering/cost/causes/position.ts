@@ -10,7 +10,7 @@ export const position: Cause = {
   frames: 3,
   source: "The position-change rules of the ergonomic model cited in hand/proportions, in mm; weights are a choice.",
   find({ now, before, earlier, weights, hand }, tell) {
-    if (earlier === null || before === null) return;
+    if (earlier === null || before === null || now.onset.swept || before.onset.swept) return;
     const [from, through, to] = [earlier.struck[0], before.struck[0], now.struck[0]];
     if (!from || !through || !to || earlier.struck.length + before.struck.length + now.struck.length > 3) return;
     const perMm = weights.positionPerMm[Math.max(from.finger, to.finger, 2) - 2] as number;

@@ -13,7 +13,7 @@ export const shortfall: Cause = {
   source: "Fitts' law over the distance the hand's middle is carried; straight weight, a choice.",
   find({ now, before, weights, instrument }, tell) {
     const first = now.struck[0];
-    if (before === null || first === undefined || before.struck.length === 0) return;
+    if (before === null || first === undefined || before.struck.length === 0 || now.onset.swept) return;
     const width = first.black ? KEYBOARD.blackTopWidth : whiteWidth(instrument);
     const short = carryTime(Math.abs(now.centre - before.centre), width) - now.onset.gap;
     if (short > 0) tell(first.stroke, short, short * weights.shortfall, first, before.struck[0] ?? null);

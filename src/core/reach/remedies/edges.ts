@@ -1,0 +1,17 @@
+import type { Remedy } from "../remedy";
+import { placed, USUAL } from "./placing";
+
+/** Contact at the facing edges. Loses next to nothing: the aim must be finer. */
+export const edges: Remedy = {
+  kind: "edges",
+  label: "at the edges",
+  propose: (predicament) =>
+    placed(
+      predicament,
+      "edges",
+      USUAL,
+      { ...USUAL, aim: "anywhere" },
+      5,
+      "Meet the outer keys at the edges that face each other.",
+    ),
+};

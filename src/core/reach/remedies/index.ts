@@ -1,0 +1,16 @@
+import type { Remedy } from "../remedy";
+import { edges } from "./edges";
+import { flat } from "./flat";
+import { fold } from "./fold";
+import { lean } from "./lean";
+import { omit } from "./omit";
+import { otherHand } from "./other-hand";
+import { roll } from "./roll";
+import { shorter } from "./shorter";
+
+/** Every kind of way out, those that lose least first. */
+export const REMEDIES: readonly Remedy[] = [edges, flat, lean, otherHand, shorter, roll, omit, fold];
+
+export function remedyLabel(kind: Remedy["kind"]): string {
+  return REMEDIES.find((r) => r.kind === kind)!.label;
+}

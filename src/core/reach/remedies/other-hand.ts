@@ -1,0 +1,41 @@
+import { FINGERS, type Side } from "../../hand/finger";
+import { pitchName } from "../../keyboard/pitch";
+import { holdKeys } from "../hold";
+import type { Down, Predicament } from "../predicament";
+import type { Proposal, Remedy } from "../remedy";
+import { placementsOf } from "../../placement/placements";
+
+/** Notes on the side of the other hand, one or two, if that hand is free and holds them with what it has down. */
+export const otherHand: Remedy = {
+  kind: "other-hand",
+  label: "other hand",
+  propose: (predicament) => [1, 2].flatMap((count) => moved(predicament, count)),
+};
+
+/** Loses little: the other hand has more to do. */
+const LOSS = 15;
+const LOSS_PER_NOTE = 5;
+
+function moved(predicament: Predicament, count: number): readonly Proposal[] {
+  const { study, side, down, other } = predicament;
+  const to: Side = side === "right" ? "left" : "right";
+  const hand = study.hands[to];
+  if (down.length <= count || hand.resting.length === FINGERS.length) return [];
+  const inner = side === "right" ? down.slice(0, count) : down.slice(-count);
+  if (!inner.every((d) => d.struck)) return [];
+  const placements = study.placements?.[to] ?? placementsOf(hand, study.instrument);
+  const keys = [...new Set([...other, ...inner].map((d) => d.key))];
+  if (holdKeys(keys, placements).kind !== "held") return [];
+  return [
+    {
+      kind: "other-hand",
+      notes: Object.fromEntries(inner.map((d) => [d.note.id, { kind: "other-hand", hand: to }])),
+      loss: LOSS + LOSS_PER_NOTE * count,
+      words: `Take ${named(inner)} with the ${to} hand, which ${other.length > 0 ? "holds it with what it has down" : "is free here"}.`,
+    },
+  ];
+}
+
+export function named(down: readonly Down[]): string {
+  return down.map((d) => pitchName(d.key)).join(" and ");
+}
