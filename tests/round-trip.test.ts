@@ -23,7 +23,7 @@ function opened(text: string): { score: Score; part: Part } {
 function roundTrip(text: string, passage: Passage, fingering: Fingering): void {
   const { score, part } = opened(text);
   const hands = new Map(passage.notes.map((n) => [n.id, handOf(n, passage)]));
-  const written = writeFingering(score, part, fingering, (id) => hands.get(id)!);
+  const written = writeFingering(score, part, { fingering, handOf: (id) => hands.get(id)! });
   const again = passageFrom(opened(written).part, 1, part.bars.length, passage.hands);
   for (const note of again.notes) if (note.id in fingering) expect(note.printed).toBe(fingering[note.id]);
   expect(again.notes.map((n) => [n.id, n.onset, n.duration, n.pitch])).toEqual(

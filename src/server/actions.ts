@@ -3,10 +3,17 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Db } from "@/db/client";
+import type { NoteRemedies } from "@/core/passage/remedied";
+import type { Allowances } from "@/core/reach/allowances";
 import { database } from "./connection";
+import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./instruments";
+import { keepMeasurement, MeasurementAsked, RemovalAsked, removeMeasurement } from "./measuring";
 import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked, walkOption, WalkAsked } from "./options";
 import { addPassage, PassageAsked } from "./passages";
-import type { Answer, Kept, OptionData, VerdictData } from "./types";
+import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "./remedies";
+import { reworkOptions, ReworkAsked } from "./rework";
+import { endRest, RestAsked, RestChange, startRest } from "./rests";
+import type { Answer, InstrumentData, Kept, MeasurementData, OptionData, RestData, VerdictData } from "./types";
 import { addVerdict, VerdictAsked } from "./verdicts";
 
 /** Thin doors for the pages: each checks what it is given and hands it on. */
@@ -31,6 +38,48 @@ export async function walkEdits(asked: unknown): Promise<Answer<Kept>> {
 
 export async function decide(asked: unknown): Promise<Answer<readonly VerdictData[]>> {
   return checked(VerdictAsked, asked, addVerdict);
+}
+
+export async function measure(asked: unknown): Promise<Answer<MeasurementData>> {
+  return refreshed(await checked(MeasurementAsked, asked, keepMeasurement));
+}
+
+export async function forgetMeasurement(asked: unknown): Promise<Answer<MeasurementData>> {
+  return refreshed(await checked(RemovalAsked, asked, removeMeasurement));
+}
+
+export async function beginRest(asked: unknown): Promise<Answer<readonly RestData[]>> {
+  return refreshed(await checked(RestAsked, asked, startRest));
+}
+
+export async function finishRest(asked: unknown): Promise<Answer<readonly RestData[]>> {
+  return refreshed(await checked(RestChange, asked, endRest));
+}
+
+export async function newInstrument(asked: unknown): Promise<Answer<readonly InstrumentData[]>> {
+  return refreshed(await checked(NewInstrument, asked, addInstrument));
+}
+
+export async function useInstrument(asked: unknown): Promise<Answer<readonly InstrumentData[]>> {
+  return refreshed(await checked(TakeUp, asked, takeUpInstrument));
+}
+
+export async function allow(asked: unknown): Promise<Answer<Allowances>> {
+  return refreshed(await checked(AllowancesAsked, asked, keepAllowances));
+}
+
+export async function remedy(asked: unknown): Promise<Answer<NoteRemedies>> {
+  return refreshed(await checked(RemediesAsked, asked, chooseRemedies));
+}
+
+export async function workOutAnew(asked: unknown): Promise<Answer<readonly OptionData[]>> {
+  return refreshed(await checked(ReworkAsked, asked, reworkOptions));
+}
+
+/** What bears on every answer makes every page new. */
+function refreshed<T>(answer: Answer<T>): Answer<T> {
+  if (answer.ok) revalidatePath("/", "layout");
+  return answer;
 }
 
 async function checked<Schema extends z.ZodType, T>(

@@ -1,11 +1,23 @@
+import type { Note, NoteId } from "@/core/passage/note";
+import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import { handOf } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
 import { fingeringById } from "@/db/queries/fingerings";
-import { passageById } from "@/db/queries/passages";
+import { passageById, remediesOf } from "@/db/queries/passages";
 import { pieceById } from "@/db/queries/pieces";
 import { passageFrom } from "@/formats/musicxml/passage";
 import { writeFile, writeFingering } from "@/formats/musicxml/write-fingering";
 import { scoreOf } from "./scores";
+
+/** A note tied on is marked on every head that it has. */
+function onEveryHead(notes: readonly Note[], remedies: NoteRemedies): NoteRemedies {
+  const all: Record<NoteId, NoteRemedy> = { ...remedies };
+  for (const { id, tied } of notes) {
+    const remedy = remedies[id];
+    if (remedy && ["omit", "fold", "other-hand"].includes(remedy.kind)) for (const head of tied) all[head] = remedy;
+  }
+  return all;
+}
 
 export interface Exported {
   readonly bytes: Uint8Array;
@@ -20,9 +32,14 @@ export async function exportOption(db: Db, fingeringId: string): Promise<Exporte
   const piece = passage && (await pieceById(db, passage.pieceId));
   if (!option || !passage || !piece) return null;
   const { score, part } = scoreOf(piece);
-  const music = passageFrom(part, passage.fromBar, passage.toBar, passage.hands);
+  const remedies = await remediesOf(db, passage.id);
+  const music = { ...passageFrom(part, passage.fromBar, passage.toBar, passage.hands), remedies };
   const hands = new Map(music.notes.map((note) => [note.id, handOf(note, music)]));
-  const xml = writeFingering(score, part, option.digits, (note) => hands.get(note) ?? "right");
+  const xml = writeFingering(score, part, {
+    fingering: option.digits,
+    handOf: (note) => hands.get(note) ?? "right",
+    remedies: onEveryHead(music.notes, remedies),
+  });
   const stem = (piece.fileName ?? piece.title).replace(/\.(musicxml|mxl|xml)$/i, "");
   return {
     bytes: writeFile(score, xml),

@@ -1,14 +1,14 @@
 import { z } from "zod";
 import { TEMPO_RANGE, type Hands } from "@/core/passage/passage";
-import { HAND, KEYBOARD } from "@/core/physics";
 import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
-import { passageById, verdictEvents } from "@/db/queries/passages";
-import { currentInstrument, measurements, recitals } from "@/db/queries/pianists";
+import { passageById, remediesOf, verdictEvents } from "@/db/queries/passages";
+import { pianistById, recitals } from "@/db/queries/pianists";
 import { pieceById } from "@/db/queries/pieces";
 import { passage } from "@/db/schema";
 import { excerpt } from "@/formats/musicxml/excerpt";
 import { passageFrom } from "@/formats/musicxml/passage";
+import { handsGiven, instrumentsData, restsData } from "./hands";
 import { scoreOf } from "./scores";
 import type { Answer, PassageData } from "./types";
 
@@ -55,24 +55,26 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
   const piece = found && (await pieceById(db, found.pieceId));
   if (!found || !piece) return null;
   const { score, part } = scoreOf(piece);
-  const [right, left, instrument, options, verdicts, dates] = await Promise.all([
-    measurements(db, piece.pianistId, "right"),
-    measurements(db, piece.pianistId, "left"),
-    currentInstrument(db, piece.pianistId),
+  const [hands, [instrument], options, verdicts, dates, remedies, rests, who] = await Promise.all([
+    handsGiven(db, piece.pianistId),
+    instrumentsData(db, piece.pianistId),
     fingeringsOf(db, id),
     verdictEvents(db, id),
     recitals(db, piece.pianistId),
+    remediesOf(db, id),
+    restsData(db, piece.pianistId),
+    pianistById(db, piece.pianistId),
   ]);
-  const { tempo, touch, pedal, fromBar, toBar, hands } = found;
+  const { tempo, touch, pedal, fromBar, toBar } = found;
   return {
     id,
     title: found.title,
     piece: { id: piece.id, title: piece.title },
     bars: { from: part.bars[fromBar - 1]!.number, to: part.bars[toBar - 1]!.number },
     study: {
-      passage: passageFrom(part, fromBar, toBar, hands),
-      spans: { right: right[0]?.rulerSpan ?? HAND.middleRulerSpan, left: left[0]?.rulerSpan ?? HAND.middleRulerSpan },
-      octaveWidth: instrument?.octaveWidth ?? KEYBOARD.fullOctaveWidth,
+      passage: { ...passageFrom(part, fromBar, toBar, found.hands), remedies },
+      hands,
+      octaveWidth: instrument!.octaveWidth,
       manner: { tempo, touch, pedal },
     },
     music: excerpt(score, part, fromBar, toBar),
@@ -85,6 +87,8 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
       at: at.toISOString(),
     })),
     recital: dates.find((r) => r.id === piece.recitalId) ?? null,
+    rests,
+    allows: who!.allows,
   };
 }
 

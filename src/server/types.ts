@@ -1,6 +1,8 @@
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { StudyData } from "@/core/fingering/study-data";
-import type { Side } from "@/core/hand/finger";
+import type { Finger, Side } from "@/core/hand/finger";
+import type { HandMeasured } from "@/core/hand/measured";
+import type { Allowances } from "@/core/reach/allowances";
 
 /** What pages are given: plain data, no rows and no connection. */
 
@@ -36,6 +38,8 @@ export interface PassageData {
   readonly options: readonly OptionData[];
   readonly verdicts: readonly VerdictData[];
   readonly recital: { readonly title: string; readonly heldOn: string } | null;
+  readonly rests: readonly RestData[];
+  readonly allows: Allowances;
 }
 
 /** The answer of every action: done, or a sentence that says what is wrong. */
@@ -65,15 +69,39 @@ export interface PieceData {
   }[];
 }
 
-export interface HandData {
+/** A dated measurement of one hand. */
+export interface MeasurementData {
+  readonly id: string;
   readonly side: Side;
-  /** mm on a ruler. */
-  readonly rulerSpan: number;
-  /** Newest first; empty when the hand was never measured. */
-  readonly measured: readonly { readonly measuredOn: string; readonly rulerSpan: number }[];
+  /** ISO date. */
+  readonly measuredOn: string;
+  readonly way: "typed" | "keys" | "midi";
+  readonly measured: HandMeasured;
+}
+
+/** Fingers, or with all five a hand, that are resting now. Dates in ISO. */
+export interface RestData {
+  readonly id: string;
+  readonly side: Side;
+  readonly fingers: readonly Finger[];
+  readonly reason: string;
+  readonly since: string;
+  readonly reviewOn: string;
+}
+
+export interface InstrumentData {
+  readonly id: string | null;
+  readonly name: string;
+  readonly octaveWidth: number;
 }
 
 export interface HandsData {
-  readonly hands: Readonly<Record<Side, HandData>>;
-  readonly instrument: { readonly name: string; readonly octaveWidth: number };
+  /** Newest first; none for a hand that was never measured. */
+  readonly measurements: Readonly<Record<Side, readonly MeasurementData[]>>;
+  readonly rests: readonly RestData[];
+  /** The one in use first. */
+  readonly instruments: readonly InstrumentData[];
+  readonly allows: Allowances;
+  /** ISO date of today where the server is. */
+  readonly today: string;
 }

@@ -121,6 +121,14 @@ export async function keepEdit(db: Db, asked: EditAsked): Promise<Kept> {
   });
 }
 
+/** Gives a fingering other digits around the same pins, outside its edit log: the passage or the hands have changed. */
+export async function rework(db: Db, fingeringId: string, digits: Fingering): Promise<void> {
+  await db.transaction(async (tx) => {
+    const now = await locked(tx, fingeringId);
+    if (now) await newVersion(tx, now, digits, now.pins);
+  });
+}
+
 /** Goes back before the newest applied edit, or forward over the oldest undone one; does nothing when there is none. */
 export async function walk(db: Db, fingeringId: string, onVersion: number, way: "undo" | "redo"): Promise<Kept> {
   return db.transaction(async (tx) => {

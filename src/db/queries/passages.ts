@@ -1,10 +1,35 @@
-import { asc, eq } from "drizzle-orm";
+import { and, asc, eq } from "drizzle-orm";
+import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { Db } from "../client";
-import { passage, verdictEvent } from "../schema";
+import { noteMark, passage, verdictEvent } from "../schema";
 
 export async function passageById(db: Db, id: string): Promise<typeof passage.$inferSelect | null> {
   const [found] = await db.select().from(passage).where(eq(passage.id, id));
   return found ?? null;
+}
+
+/** What the player has chosen to do with notes that cannot be held as written. */
+export async function remediesOf(db: Db, passageId: string): Promise<NoteRemedies> {
+  const rows = await db
+    .select()
+    .from(noteMark)
+    .where(and(eq(noteMark.passageId, passageId), eq(noteMark.kind, "remedy")));
+  return Object.fromEntries(rows.flatMap((row) => (row.remedy ? [[row.noteId, row.remedy]] : [])));
+}
+
+/** Keeps remedies for notes, or lifts those given as null, all together or not at all. */
+export async function keepRemedies(
+  db: Db,
+  passageId: string,
+  notes: Readonly<Record<string, NoteRemedy | null>>,
+): Promise<void> {
+  await db.transaction(async (tx) => {
+    for (const [noteId, remedy] of Object.entries(notes)) {
+      const same = and(eq(noteMark.passageId, passageId), eq(noteMark.noteId, noteId), eq(noteMark.kind, "remedy"));
+      await tx.delete(noteMark).where(same);
+      if (remedy) await tx.insert(noteMark).values({ passageId, noteId, kind: "remedy", remedy });
+    }
+  });
 }
 
 /** What was decided, oldest first. */

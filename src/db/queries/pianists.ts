@@ -1,11 +1,16 @@
-import { and, asc, desc, eq } from "drizzle-orm";
+import { and, asc, desc, eq, isNull } from "drizzle-orm";
 import type { Side } from "@/core/hand/finger";
 import type { Db } from "../client";
-import { handMeasurement, instrument, pianist, recital } from "../schema";
+import { handMeasurement, instrument, pianist, recital, rest } from "../schema";
 
 /** The one player of this installation, the first that was made; null before any is. */
 export async function firstPianist(db: Db): Promise<typeof pianist.$inferSelect | null> {
   const [found] = await db.select().from(pianist).orderBy(asc(pianist.createdAt)).limit(1);
+  return found ?? null;
+}
+
+export async function pianistById(db: Db, id: string): Promise<typeof pianist.$inferSelect | null> {
+  const [found] = await db.select().from(pianist).where(eq(pianist.id, id));
   return found ?? null;
 }
 
@@ -22,15 +27,22 @@ export async function measurements(
     .orderBy(desc(handMeasurement.measuredOn), desc(handMeasurement.createdAt));
 }
 
-/** The instrument the player works on: the newest. */
-export async function currentInstrument(db: Db, pianistId: string): Promise<typeof instrument.$inferSelect | null> {
-  const [found] = await db
+/** The player's instruments, the one in use first. */
+export async function instruments(db: Db, pianistId: string): Promise<(typeof instrument.$inferSelect)[]> {
+  return db
     .select()
     .from(instrument)
     .where(eq(instrument.pianistId, pianistId))
-    .orderBy(desc(instrument.createdAt))
-    .limit(1);
-  return found ?? null;
+    .orderBy(desc(instrument.takenUpAt), desc(instrument.createdAt));
+}
+
+/** What is resting now, longest first. */
+export async function restsNow(db: Db, pianistId: string): Promise<(typeof rest.$inferSelect)[]> {
+  return db
+    .select()
+    .from(rest)
+    .where(and(eq(rest.pianistId, pianistId), isNull(rest.endedOn)))
+    .orderBy(asc(rest.since), asc(rest.createdAt));
 }
 
 export async function recitals(db: Db, pianistId: string): Promise<(typeof recital.$inferSelect)[]> {

@@ -14,9 +14,10 @@ function score(file: Uint8Array): Score {
 
 function written(text: string, fingering: Record<string, number | null>): string {
   const read = score(bytes(text));
-  return writeFingering(read, pianoPart(read), fingering as Fingering, (note) =>
-    note.includes("-s2-") ? "left" : "right",
-  );
+  return writeFingering(read, pianoPart(read), {
+    fingering: fingering as Fingering,
+    handOf: (note) => (note.includes("-s2-") ? "left" : "right"),
+  });
 }
 
 /** The text with all that a fingering adds taken out again. */
@@ -105,7 +106,10 @@ describe("writing fingering into MusicXML", () => {
     const out = unzipSync(
       writeFile(
         read,
-        writeFingering(read, pianoPart(read), { "b1-s1-v1-n1": 2 } as unknown as Fingering, () => "right"),
+        writeFingering(read, pianoPart(read), {
+          fingering: { "b1-s1-v1-n1": 2 } as unknown as Fingering,
+          handOf: () => "right",
+        }),
       ),
     );
     expect(out["cover.png"]).toEqual(new Uint8Array([1, 2, 3]));
@@ -115,7 +119,7 @@ describe("writing fingering into MusicXML", () => {
 
   it("labels what it writes as the UTF-8 it is", () => {
     const read = score(Buffer.from(`\ufeff${chord.replace("UTF-8", "UTF-16")}`, "utf16le"));
-    expect(writeFingering(read, pianoPart(read), {}, () => "right")).toMatch(
+    expect(writeFingering(read, pianoPart(read), { fingering: {}, handOf: () => "right" })).toMatch(
       /^<\?xml version="1.0" encoding="UTF-8"\?>/,
     );
   });

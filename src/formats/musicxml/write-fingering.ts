@@ -1,23 +1,34 @@
 import type { Fingering } from "@/core/fingering/fingering";
 import type { Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
+import type { NoteRemedies } from "@/core/passage/remedied";
 import { splice, type Edit } from "../xml/splice";
 import { childrenOf, type Element } from "../xml/tree";
+import { marksOf, NO_MARKS, type Marks } from "./write-remedy";
 import { writePackage } from "../mxl/mxl";
 import type { NoteHead, Part, Score } from "./score";
+
+/** What is to be written for a passage. */
+export interface Written {
+  readonly fingering: Fingering;
+  readonly handOf: (note: NoteId) => Side;
+  readonly remedies?: NoteRemedies;
+}
 
 /**
  * The score with a fingering put on the notes it names: over the staff for the right hand, under it for the
  * left, each digit in its own note of a chord. A printed digit of those notes gives way; a note fingered with
- * null loses its digit. Every other character of the file stays as it was.
+ * null loses its digit. Notes with a chosen remedy are marked with it. Every other character stays as it was.
  */
-export function writeFingering(score: Score, part: Part, fingering: Fingering, handOf: (note: NoteId) => Side): string {
+export function writeFingering(score: Score, part: Part, { fingering, handOf, remedies = {} }: Written): string {
   const edits: Edit[] = [];
   for (const bar of part.bars) {
     for (const head of bar.heads) {
-      if (!(head.id in fingering)) continue;
-      const finger = fingering[head.id]!;
-      edits.push(...editsFor(score.text, head, finger === null ? "" : digit(finger, handOf(head.id))));
+      const marks = marksOf(head, bar.heads, remedies, part.staves);
+      const finger = fingering[head.id];
+      const digits = finger === undefined ? undefined : finger === null ? "" : digit(finger, handOf(head.id));
+      if (digits === undefined && marks === NO_MARKS) continue;
+      edits.push(...marks.edits, ...editsFor(score.text, head, digits, marks));
     }
   }
   return withUtf8Label(splice(score.text, edits));
@@ -32,22 +43,21 @@ function digit(finger: number, side: Side): string {
   return `<fingering placement="${side === "right" ? "above" : "below"}">${finger}</fingering>`;
 }
 
-function editsFor(text: string, { element }: NoteHead, written: string): readonly Edit[] {
+/** @param digits undefined leaves what is printed */
+function editsFor(text: string, { element }: NoteHead, digits: string | undefined, marks: Marks): readonly Edit[] {
   const notations = childrenOf(element, "notations");
   const technicals = notations.flatMap((n) => childrenOf(n, "technical"));
-  const [first, ...others] = technicals.flatMap((t) => childrenOf(t, "fingering"));
-  if (first)
-    return [
-      { start: first.start, end: first.end, with: written },
-      ...others.map((o) => ({ start: o.start, end: o.end, with: "" })),
-    ];
-  if (written === "") return [];
-  if (technicals[0]) return [intoEnd(text, technicals[0], written)];
-  const technical = `<technical>${written}</technical>`;
-  if (notations[0]) return [intoEnd(text, notations[0], technical)];
+  const printed = digits === undefined ? [] : technicals.flatMap((t) => childrenOf(t, "fingering"));
+  const edits: Edit[] = printed.map((p, i) => ({ start: p.start, end: p.end, with: i === 0 ? digits! : "" }));
+  const technical = `${printed.length > 0 ? "" : (digits ?? "")}${marks.technical}`;
+  const intoTechnical = technical !== "" && technicals[0] !== undefined;
+  if (intoTechnical) edits.push(intoEnd(text, technicals[0]!, technical));
+  const notation = `${technical === "" || intoTechnical ? "" : `<technical>${technical}</technical>`}${marks.notation}`;
+  if (notation === "") return edits;
+  if (notations[0]) return [...edits, intoEnd(text, notations[0], notation)];
   const before = element.children.find((c) => ["lyric", "play", "listen"].includes(c.name));
   const at = before ? before.start : afterLastChild(element);
-  return [{ start: at, end: at, with: `<notations>${technical}</notations>` }];
+  return [...edits, { start: at, end: at, with: `<notations>${notation}</notations>` }];
 }
 
 function afterLastChild(element: Element): number {

@@ -56,6 +56,8 @@ export interface Weights {
   /** Strain of a note nobody plays, inside a chord and at its outside. */
   readonly leftOut: number;
   readonly leftOutOuter: number;
+  /** Strain of a note played by a resting finger. */
+  readonly restingFinger: number;
 }
 
 export const WEIGHTS: Weights = {
@@ -92,4 +94,5 @@ export const WEIGHTS: Weights = {
   sameFingerPerHz: 11.4,
   leftOut: 120,
   leftOutOuter: 160,
+  restingFinger: 200,
 };

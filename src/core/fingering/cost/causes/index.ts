@@ -9,6 +9,7 @@ import { leftOut } from "./left-out";
 import { opening } from "./opening";
 import { outerOnBlack } from "./outer-on-black";
 import { position } from "./position";
+import { restingFinger } from "./resting-finger";
 import { rotation } from "./rotation";
 import { sameFinger } from "./same-finger";
 import { shortfall } from "./shortfall";
@@ -32,6 +33,7 @@ export const CAUSES: readonly Cause[] = [
   heldNote,
   sameFinger,
   leftOut,
+  restingFinger,
 ];
 
 export function causeById(id: string): Cause {

@@ -1,0 +1,44 @@
+import { and, eq } from "drizzle-orm";
+import { z } from "zod";
+import { KEYBOARD } from "@/core/physics";
+import type { Db } from "@/db/client";
+import { instrument } from "@/db/schema";
+import { instrumentsData } from "./hands";
+import { player } from "./player";
+import type { Answer, InstrumentData } from "./types";
+
+const [LEAST, MOST] = KEYBOARD.octaveWidthRange;
+
+export const NewInstrument = z.object({
+  name: z.string().trim().min(1, "Give the instrument a name.").max(120, "A name has at most 120 letters."),
+  octaveWidth: z
+    .number({ error: "Say the octave width in millimetres." })
+    .min(LEAST, `An octave is at least ${LEAST} mm wide.`)
+    .max(MOST, `An octave is at most ${MOST} mm wide.`),
+});
+
+export async function addInstrument(
+  db: Db,
+  asked: z.infer<typeof NewInstrument>,
+): Promise<Answer<readonly InstrumentData[]>> {
+  const { id: pianistId } = await player(db);
+  await db.insert(instrument).values({ ...asked, pianistId });
+  return { ok: true, value: await instrumentsData(db, pianistId) };
+}
+
+export const TakeUp = z.object({ id: z.uuid() });
+
+/** Turns to another of the player's instruments. */
+export async function takeUpInstrument(
+  db: Db,
+  { id }: z.infer<typeof TakeUp>,
+): Promise<Answer<readonly InstrumentData[]>> {
+  const { id: pianistId } = await player(db);
+  const [taken] = await db
+    .update(instrument)
+    .set({ takenUpAt: new Date() })
+    .where(and(eq(instrument.id, id), eq(instrument.pianistId, pianistId)))
+    .returning();
+  if (!taken) return { ok: false, message: "This instrument is not there any more." };
+  return { ok: true, value: await instrumentsData(db, pianistId) };
+}
