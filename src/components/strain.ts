@@ -1,14 +1,14 @@
 import { COMFORT } from "@/core/hand/limits";
 
 /** How strain is shown: felt up to half of comfort, brass up to the widest, vermilion beyond; height says it again. */
-export type Grade = "ease" | "work" | "strain";
+export type Tone = "ease" | "work" | "strain";
 
-export function gradeOf(strain: number): Grade {
+export function toneOf(strain: number): Tone {
   if (strain <= COMFORT / 2) return "ease";
   return strain <= 2 * COMFORT ? "work" : "strain";
 }
 
-export const GRADE_COLOUR: Readonly<Record<Grade, string>> = {
+export const TONE_COLOUR: Readonly<Record<Tone, string>> = {
   ease: "var(--felt)",
   work: "var(--brass)",
   strain: "var(--vermilion)",

@@ -4,6 +4,7 @@ import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Db } from "@/db/client";
 import type { NoteRemedies } from "@/core/passage/remedied";
+import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import { database } from "./connection";
 import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./instruments";
@@ -12,6 +13,7 @@ import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked, walkOption, 
 import { addPassage, PassageAsked } from "./passages";
 import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "./remedies";
 import { reworkOptions, ReworkAsked } from "./rework";
+import { surveyData, SurveyAsked } from "./survey";
 import { endRest, RestAsked, RestChange, startRest } from "./rests";
 import type { Answer, InstrumentData, Kept, MeasurementData, OptionData, RestData, VerdictData } from "./types";
 import { addVerdict, VerdictAsked } from "./verdicts";
@@ -74,6 +76,10 @@ export async function remedy(asked: unknown): Promise<Answer<NoteRemedies>> {
 
 export async function workOutAnew(asked: unknown): Promise<Answer<readonly OptionData[]>> {
   return refreshed(await checked(ReworkAsked, asked, reworkOptions));
+}
+
+export async function pieceToSurvey(asked: unknown): Promise<Answer<SurveyData>> {
+  return checked(SurveyAsked, asked, surveyData);
 }
 
 /** What bears on every answer makes every page new. */

@@ -2,6 +2,7 @@ import type { Db } from "@/db/client";
 import { piecesWithPassages, pieceById } from "@/db/queries/pieces";
 import { wording } from "@/formats/issue";
 import { excerpt } from "@/formats/musicxml/excerpt";
+import { partRemarks } from "@/formats/musicxml/score";
 import { readScore } from "@/formats/musicxml/open";
 import { scoreOf } from "./scores";
 import type { PieceData } from "./types";
@@ -27,7 +28,7 @@ export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
     bars: part.bars.map((bar) => bar.number),
     music: excerpt(score, part, 1, Math.min(MOST_ENGRAVED, part.bars.length)),
     beginning: excerpt(score, part, 1, Math.min(BEGINNING, part.bars.length)),
-    remarks: read.issues.map(wording),
+    remarks: [...partRemarks(score, part), ...read.issues.map(wording)],
     passages: (listed?.passages ?? []).map(({ id: passageId, title, fromBar, toBar, hands }) => ({
       id: passageId,
       title,

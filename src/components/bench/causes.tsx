@@ -1,5 +1,5 @@
 import type { NoteId } from "@/core/passage/note";
-import { GRADE_COLOUR, gradeOf, strainText } from "../strain";
+import { TONE_COLOUR, toneOf, strainText } from "../strain";
 import type { OptionJudged } from "./option-cards";
 
 /** Why the chosen note strains, in each option beside the other, largest cause first. */
@@ -27,7 +27,7 @@ export function Causes({ all, note, title }: { all: readonly OptionJudged[]; not
                     className="h-2 shrink-0 self-center"
                     style={{
                       width: `${Math.min(40, Math.max(2, cause.strain))}px`,
-                      background: GRADE_COLOUR[gradeOf(cause.strain)],
+                      background: TONE_COLOUR[toneOf(cause.strain)],
                     }}
                   />
                   <span>{cause.words}</span>

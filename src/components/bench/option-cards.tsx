@@ -1,7 +1,7 @@
 import { RadioGroup } from "radix-ui";
 import type { Judged } from "@/core/fingering/study";
 import type { OptionData } from "@/server/types";
-import { GRADE_COLOUR, gradeOf, strainText } from "../strain";
+import { TONE_COLOUR, toneOf, strainText } from "../strain";
 
 export interface OptionJudged {
   readonly option: OptionData;
@@ -46,7 +46,7 @@ export function OptionCards({ all, chosen, taken, peakPlace, onChoose }: Props) 
               aria-hidden
               className="mt-0.5 block h-1"
               style={{
-                background: GRADE_COLOUR[gradeOf(judged.strain)],
+                background: TONE_COLOUR[toneOf(judged.strain)],
                 width: `${Math.min(56, Math.max(4, judged.strain))}px`,
               }}
             />

@@ -19,11 +19,13 @@ interface Props {
   readonly beside: number;
   readonly label: string;
   readonly className?: string;
+  /** Whether what is drawn over it can be worked, so that it is more than a picture. */
+  readonly isGroup?: boolean;
   readonly children?: React.ReactNode;
 }
 
 /** Part of the keyboard to scale; what is drawn over it is in the same millimetres. */
-export function Keyboard({ instrument, lowest, highest, front, beside, label, className, children }: Props) {
+export function Keyboard({ instrument, lowest, highest, front, beside, label, className, isGroup, children }: Props) {
   const all = allKeys(instrument);
   const left = all.find((k) => k.key === lowest)!.left - beside;
   const right = all.find((k) => k.key === highest)!.right + beside;
@@ -32,7 +34,7 @@ export function Keyboard({ instrument, lowest, highest, front, beside, label, cl
     <svg
       viewBox={`${left} 0 ${right - left} ${KEYBOARD.whiteLength + front}`}
       className={className}
-      role="img"
+      role={isGroup ? "group" : "img"}
       aria-label={label}
       preserveAspectRatio="xMidYMin meet"
     >

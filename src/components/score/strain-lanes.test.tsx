@@ -3,7 +3,7 @@ import { stepsOf } from "@/core/fingering/steps";
 import { judge, notesAsked } from "@/core/fingering/study";
 import type { NoteId } from "@/core/passage/note";
 import { fingered, studyOfKeys } from "../../../tests/support/studies";
-import { gradeOf, heightShare } from "../strain";
+import { toneOf, heightShare } from "../strain";
 import type { LinePlaces } from "./places";
 import { StrainLanes } from "./strain-lanes";
 
@@ -63,7 +63,7 @@ describe("strain lanes", () => {
 
 describe("how strain is shown", () => {
   it("says it by colour and by height, to an end", () => {
-    expect([0, 25, 26, 100, 101].map(gradeOf)).toEqual(["ease", "ease", "work", "work", "strain"]);
+    expect([0, 25, 26, 100, 101].map(toneOf)).toEqual(["ease", "ease", "work", "work", "strain"]);
     expect(heightShare(60)).toBeCloseTo(0.5, 9);
     expect(heightShare(1000)).toBe(1);
   });

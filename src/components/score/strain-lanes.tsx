@@ -1,7 +1,7 @@
 import type { Judged } from "@/core/fingering/study";
 import type { Step } from "@/core/fingering/steps";
 import type { NoteId } from "@/core/passage/note";
-import { GRADE_COLOUR, gradeOf, heightShare, strainText } from "../strain";
+import { TONE_COLOUR, toneOf, heightShare, strainText } from "../strain";
 import type { LinePlaces } from "./places";
 
 /** The strain of one option, onset by onset. */
@@ -94,7 +94,7 @@ function Bar({
         fill={selected ? "var(--velvet)" : "transparent"}
         opacity={selected ? 0.12 : 1}
       />
-      <rect x={x - BAR / 2} y={HEIGHT - 1 - height} width={BAR} height={height} fill={GRADE_COLOUR[gradeOf(strain)]} />
+      <rect x={x - BAR / 2} y={HEIGHT - 1 - height} width={BAR} height={height} fill={TONE_COLOUR[toneOf(strain)]} />
       {other.length > 0 && (
         <text
           x={x}

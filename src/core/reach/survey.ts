@@ -1,8 +1,9 @@
 import type { Side } from "../hand/finger";
-import type { NoteId } from "../passage/note";
+import { endOf, type Note, type NoteId } from "../passage/note";
 import type { RemedyKind } from "../passage/remedied";
-import { compare, type Beats } from "../time/beats";
+import { compare, toNumber, type Beats } from "../time/beats";
 import type { Study } from "../fingering/study";
+import { studyOf, type StudyData } from "../fingering/study-data";
 import { gradeOfStrain, GRADES, type Grade } from "../placement/grade";
 import type { Allowances } from "./allowances";
 import { predicamentsOf, type Predicament } from "./predicament";
@@ -53,6 +54,42 @@ export interface BarOfStudy {
   /** Quarter notes from the start of the piece; what was struck before it is only held here. */
   readonly start: Beats;
   readonly study: Study;
+}
+
+/** A whole piece before two hands, as plain data that can travel to a worker. */
+export interface SurveyData {
+  readonly study: StudyData;
+  readonly bars: readonly { readonly number: string; readonly start: Beats }[];
+  readonly allows: Allowances;
+}
+
+/** A study of each bar: what is struck in it and what sounds on into it, before the same hands. */
+export function barsOf({ study: data, bars }: SurveyData): readonly BarOfStudy[] {
+  const study = studyOf(data);
+  const within: Note[][] = bars.map(() => []);
+  const starts = bars.map((bar) => toNumber(bar.start));
+  for (const note of study.passage.notes) {
+    const [from, to] = [toNumber(note.onset), toNumber(endOf(note))];
+    let bar = starts.findLastIndex((start) => start <= from);
+    for (; bar >= 0 && bar < bars.length && (starts[bar]! <= from || starts[bar]! < to); bar++) within[bar]!.push(note);
+  }
+  return bars.map(({ number, start }, i) => ({
+    number,
+    start,
+    study: { ...study, passage: { ...study.passage, notes: within[i]! } },
+  }));
+}
+
+/** Share of moments out of reach above which a piece as written is said not to be for a hand. A choice. */
+const TOO_MUCH = 0.1;
+
+/** Whether too much of a piece is out of reach for it to be for these hands as written. */
+export function isBeyond({ counts }: Survey): boolean {
+  return counts["out-of-reach"] > TOO_MUCH * momentsIn(counts);
+}
+
+export function momentsIn(counts: Survey["counts"]): number {
+  return GRADES.reduce((sum, grade) => sum + counts[grade], 0);
 }
 
 /** How many of the worst places are listed. */

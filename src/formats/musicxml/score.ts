@@ -61,6 +61,19 @@ export function pianoPart(score: Score): Part {
   );
 }
 
+/** What a pianist should be told about the part that was taken. */
+export function partRemarks(score: Score, part: Part): readonly string[] {
+  const others = score.parts.length > 1 ? ` of ${score.parts.length}` : "";
+  const called = part.name ? `“${part.name}”` : "without a name";
+  if (part.bars.every((bar) => bar.heads.length === 0)) return ["The part holds no notes: there is nothing to finger."];
+  if (part.staves === 2) return [];
+  if (/piano|klavier|clavier/i.test(part.name))
+    return ["The piano part has one staff: it can be worked out for the right hand or for the left."];
+  return [
+    `No part is for a piano. The part ${called}${others}, on one staff, is taken; it can be worked out for either hand.`,
+  ];
+}
+
 export function partById(score: Score, id: string): Part | null {
   return score.parts.find((part) => part.id === id) ?? null;
 }

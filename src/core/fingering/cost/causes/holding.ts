@@ -1,5 +1,9 @@
 import { COMFORT } from "../../../hand/limits";
+import type { Finger } from "../../../hand/finger";
+import type { Placement } from "../../../placement/placement";
+import type { Press } from "../../frame";
 import type { Cause } from "../cause";
+import type { Weights } from "../weights";
 import { fingers, mm } from "../words";
 
 /** Several keys held down together: what the easiest placement of the hand on them costs. */
@@ -14,13 +18,10 @@ export const holding: Cause = {
     const first = struck[0];
     if (first === undefined || struck.length + held.length < 2) return;
     const found = placements.look(struck, held);
-    const strain =
-      found.kind === "held" ? found.strain : weights.outOfReach + weights.outOfReachPerMm * (found.short?.mm ?? 0);
-    const weighed = weights.holding * Math.min(strain, COMFORT) + weights.holdingBeyond * Math.max(0, strain - COMFORT);
+    const weighed = weigh(strainOf(found, weights), weights);
     if (weighed === 0) return;
-    const pair = found.kind === "held" ? found.nearest!.pair : found.short?.pair;
-    const amount = found.kind === "held" ? found.nearest!.room : -(found.short?.mm ?? 0);
-    const find = (finger: number | undefined) =>
+    const { pair, amount } = nearestOf(found);
+    const find = (finger: Finger | undefined): Press | null =>
       struck.find((p) => p.finger === finger) ?? held.find((p) => p.finger === finger) ?? null;
     for (const at of struck) tell(at.stroke, amount, weighed, find(pair?.[1]) ?? at, find(pair?.[0]));
   },
@@ -29,3 +30,17 @@ export const holding: Cause = {
       ? `${fingers(other, finger)} could open ${mm(amount)} more`
       : `${fingers(other, finger)} are ${mm(-amount)} short of holding this`,
 };
+
+function strainOf(found: Placement, { outOfReach, outOfReachPerMm }: Weights): number {
+  return found.kind === "held" ? found.strain : outOfReach + outOfReachPerMm * (found.short?.mm ?? 0);
+}
+
+function weigh(strain: number, { holding: upTo, holdingBeyond }: Weights): number {
+  return upTo * Math.min(strain, COMFORT) + holdingBeyond * Math.max(0, strain - COMFORT);
+}
+
+/** The pair nearest its widest, and the mm it has left; negative where it is short. */
+function nearestOf(found: Placement): { pair: readonly [Finger, Finger] | undefined; amount: number } {
+  if (found.kind === "held") return { pair: found.nearest?.pair, amount: found.nearest?.room ?? 0 };
+  return { pair: found.short?.pair, amount: -(found.short?.mm ?? 0) };
+}

@@ -1,0 +1,99 @@
+"use client";
+
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import { toast } from "sonner";
+import { z } from "zod";
+import { KEYBOARD } from "@/core/physics";
+import { newInstrument, useInstrument as takeUp } from "@/server/actions";
+import type { InstrumentData } from "@/server/types";
+import { Button } from "../ui/button";
+import { Field, INPUT_LOOK } from "../ui/field";
+
+const [LEAST, MOST] = KEYBOARD.octaveWidthRange;
+
+const InstrumentForm = z.object({
+  name: z.string().trim().min(1, "Give the instrument a name."),
+  octaveWidth: z
+    .number({ error: "Say the octave width in millimetres." })
+    .min(LEAST, `An octave is at least ${LEAST} mm wide.`)
+    .max(MOST, `An octave is at most ${MOST} mm wide.`),
+});
+
+/** Which instrument every answer is for, and adding another. */
+export function InstrumentChoice({ instruments }: { instruments: readonly InstrumentData[] }) {
+  const [adding, setAdding] = useState(false);
+  const choose = async (id: string): Promise<void> => {
+    if (id === "") return setAdding(true);
+    const answer = await takeUp({ id });
+    if (!answer.ok) toast.error(answer.message);
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <label className="flex items-center gap-2 text-sm">
+        Instrument
+        <select
+          className={INPUT_LOOK}
+          value={instruments[0]!.id ?? "none"}
+          onChange={(e) => void choose(e.target.value)}
+        >
+          {instruments.map(({ id, name, octaveWidth }) => (
+            <option key={id} value={id ?? "none"}>
+              {name}, octave {octaveWidth} mm
+            </option>
+          ))}
+          <option value="">Another instrument…</option>
+        </select>
+      </label>
+      {adding && <NewInstrument onDone={() => setAdding(false)} />}
+    </div>
+  );
+}
+
+function NewInstrument({ onDone }: { onDone: () => void }) {
+  const {
+    register,
+    handleSubmit,
+    setError,
+    formState: { errors, isSubmitting },
+  } = useForm({
+    resolver: zodResolver(InstrumentForm),
+    defaultValues: { name: "", octaveWidth: KEYBOARD.fullOctaveWidth as number },
+  });
+  const submit = handleSubmit(async (values) => {
+    const answer = await newInstrument(values);
+    if (answer.ok) onDone();
+    else setError("root", { message: answer.message });
+  });
+  return (
+    <form
+      onSubmit={(event) => void submit(event)}
+      noValidate
+      aria-label="Another instrument"
+      className="flex flex-wrap items-end gap-3"
+    >
+      <Field label="Name" error={errors.name?.message}>
+        {(id, by) => <input id={id} aria-describedby={by} className={INPUT_LOOK} {...register("name")} />}
+      </Field>
+      <Field label="C to C, mm" error={errors.octaveWidth?.message ?? errors.root?.message}>
+        {(id, by) => (
+          <input
+            id={id}
+            type="number"
+            step="0.1"
+            aria-describedby={by}
+            className={`${INPUT_LOOK} w-28`}
+            {...register("octaveWidth", { valueAsNumber: true })}
+          />
+        )}
+      </Field>
+      <Button type="submit" look="main" disabled={isSubmitting}>
+        Add
+      </Button>
+      <Button look="quiet" onClick={onDone}>
+        Not now
+      </Button>
+    </form>
+  );
+}

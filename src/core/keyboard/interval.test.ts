@@ -1,0 +1,21 @@
+import { FULL_SIZE, instrument } from "./instrument";
+import { leastOpening } from "../placement/between";
+import { intervalHeld, openingOfInterval, WHITE_INTERVALS } from "./interval";
+import { pitch } from "./pitch";
+
+describe("intervals of white keys in mm", () => {
+  it("are what the placement of two fingers at the facing edges needs", () => {
+    expect(openingOfInterval(7, FULL_SIZE)).toBeCloseTo(leastOpening(pitch(60), pitch(72), FULL_SIZE), 6);
+    expect(openingOfInterval(2, FULL_SIZE)).toBeCloseTo(leastOpening(pitch(60), pitch(64), FULL_SIZE), 6);
+  });
+
+  it("come back from the mm they need, and not from a hair less", () => {
+    for (const on of [FULL_SIZE, instrument(140)]) {
+      WHITE_INTERVALS.forEach((name, i) => {
+        const mm = openingOfInterval(i + 1, on);
+        expect(intervalHeld(mm, on)).toBe(name);
+        expect(intervalHeld(mm - 0.5, on)).toBe(WHITE_INTERVALS[i - 1] ?? null);
+      });
+    }
+  });
+});
