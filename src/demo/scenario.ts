@@ -1,3 +1,5 @@
+import type { Side } from "@/core/hand/finger";
+import type { HandMeasured } from "@/core/hand/measured";
 import type { Hands, Touch } from "@/core/passage/passage";
 import type { Composed } from "./compose";
 import { darkWater } from "./pieces/dark-water";
@@ -25,15 +27,37 @@ export interface DemoPiece {
   readonly passages: readonly DemoPassage[];
 }
 
+export interface DemoMeasurement extends HandMeasured {
+  readonly side: Side;
+  readonly measuredOn: string;
+}
+
 export const DEMO_PIANIST = { name: "Maro Telland" };
 
-/** Ruler spans in mm, oldest first. */
+/** In mm, oldest first: spans on a ruler, and since the autumn some openings at the keys. */
 export const DEMO_MEASUREMENTS = [
   { side: "right", measuredOn: "2026-06-02", rulerSpan: 190 },
   { side: "left", measuredOn: "2026-06-02", rulerSpan: 194 },
-  { side: "right", measuredOn: "2026-11-02", rulerSpan: 191 },
-  { side: "left", measuredOn: "2026-11-02", rulerSpan: 196 },
-] as const;
+  {
+    side: "right",
+    measuredOn: "2026-11-02",
+    rulerSpan: 191,
+    pairs: {
+      "1-5": { comfortable: 151, widest: 173 },
+      "1-2": { comfortable: 96, widest: 118 },
+      "2-5": { comfortable: 90, widest: 112 },
+      "3-4": { widest: 44 },
+    },
+    tipWidths: { 1: 20, 2: 15, 5: 13 },
+  },
+  {
+    side: "left",
+    measuredOn: "2026-11-02",
+    rulerSpan: 196,
+    pairs: { "1-5": { comfortable: 157, widest: 178 }, "2-5": { comfortable: 97, widest: 120 } },
+    tipWidths: { 1: 20, 2: 15 },
+  },
+] as const satisfies readonly DemoMeasurement[];
 
 export const DEMO_INSTRUMENT = { name: "Practice-room grand", octaveWidth: 164.5 };
 

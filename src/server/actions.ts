@@ -3,7 +3,6 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Db } from "@/db/client";
-import type { NoteRemedies } from "@/core/passage/remedied";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import { database } from "./connection";
@@ -15,7 +14,16 @@ import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "
 import { reworkOptions, ReworkAsked } from "./rework";
 import { surveyData, SurveyAsked } from "./survey";
 import { endRest, RestAsked, RestChange, startRest } from "./rests";
-import type { Answer, InstrumentData, Kept, MeasurementData, OptionData, RestData, VerdictData } from "./types";
+import type {
+  Answer,
+  InstrumentData,
+  Kept,
+  MeasurementData,
+  OptionData,
+  RemediesKept,
+  RestData,
+  VerdictData,
+} from "./types";
 import { addVerdict, VerdictAsked } from "./verdicts";
 
 /** Thin doors for the pages: each checks what it is given and hands it on. */
@@ -70,7 +78,7 @@ export async function allow(asked: unknown): Promise<Answer<Allowances>> {
   return refreshed(await checked(AllowancesAsked, asked, keepAllowances));
 }
 
-export async function remedy(asked: unknown): Promise<Answer<NoteRemedies>> {
+export async function remedy(asked: unknown): Promise<Answer<RemediesKept>> {
   return refreshed(await checked(RemediesAsked, asked, chooseRemedies));
 }
 

@@ -4,6 +4,7 @@ import { wording } from "@/formats/issue";
 import { excerpt } from "@/formats/musicxml/excerpt";
 import { partRemarks } from "@/formats/musicxml/score";
 import { readScore } from "@/formats/musicxml/open";
+import { instrumentsData } from "./hands";
 import { scoreOf } from "./scores";
 import type { PieceData } from "./types";
 
@@ -18,6 +19,7 @@ export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
   if (!piece) return null;
   const { score, part } = scoreOf(piece);
   const read = readScore(piece.source);
+  const [instrument] = await instrumentsData(db, piece.pianistId);
   const listed = (await piecesWithPassages(db, piece.pianistId)).find((p) => p.id === id);
   return {
     id,
@@ -29,6 +31,7 @@ export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
     music: excerpt(score, part, 1, Math.min(MOST_ENGRAVED, part.bars.length)),
     beginning: excerpt(score, part, 1, Math.min(BEGINNING, part.bars.length)),
     remarks: [...partRemarks(score, part), ...read.issues.map(wording)],
+    octaveWidth: instrument!.octaveWidth,
     passages: (listed?.passages ?? []).map(({ id: passageId, title, fromBar, toBar, hands }) => ({
       id: passageId,
       title,

@@ -1,6 +1,6 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
-import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
+import type { NoteRemedy } from "@/core/passage/remedied";
 import type { Allowances } from "@/core/reach/allowances";
 import type { Beats } from "@/core/time/beats";
 import type { Db } from "@/db/client";
@@ -12,7 +12,7 @@ import { NoteName } from "./options";
 import { player } from "./player";
 import { reworkOptions } from "./rework";
 import { scoreOf } from "./scores";
-import type { Answer } from "./types";
+import type { Answer, RemediesKept } from "./types";
 
 const RemedyGiven = z
   .discriminatedUnion("kind", [
@@ -41,7 +41,7 @@ export const RemediesAsked = z.object({
 export async function chooseRemedies(
   db: Db,
   { passageId, notes }: z.infer<typeof RemediesAsked>,
-): Promise<Answer<NoteRemedies>> {
+): Promise<Answer<RemediesKept>> {
   const passage = await passageById(db, passageId);
   const piece = passage && (await pieceById(db, passage.pieceId));
   if (!passage || !piece) return { ok: false, message: "This passage is not there any more." };
@@ -50,8 +50,9 @@ export async function chooseRemedies(
   const stranger = Object.keys(notes).find((id) => !known.has(id));
   if (stranger) return { ok: false, message: `There is no note ${stranger} in this passage.` };
   await keepRemedies(db, passageId, notes);
-  await reworkOptions(db, { passageId });
-  return { ok: true, value: await remediesOf(db, passageId) };
+  const options = await reworkOptions(db, { passageId });
+  if (!options.ok) return options;
+  return { ok: true, value: { remedies: await remediesOf(db, passageId), options: options.value } };
 }
 
 export const AllowancesAsked = z.object({

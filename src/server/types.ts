@@ -2,6 +2,7 @@ import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { StudyData } from "@/core/fingering/study-data";
 import type { Finger, Side } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
+import type { NoteRemedies } from "@/core/passage/remedied";
 import type { Allowances } from "@/core/reach/allowances";
 
 /** What pages are given: plain data, no rows and no connection. */
@@ -48,6 +49,12 @@ export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok
 /** A change kept, or refused because the option has moved on since the page was shown. */
 export type Kept = { readonly outcome: "kept" | "outdated"; readonly now: OptionData };
 
+/** What is chosen for a passage's notes, and its options worked out anew on it. */
+export interface RemediesKept {
+  readonly remedies: NoteRemedies;
+  readonly options: readonly OptionData[];
+}
+
 export interface PieceData {
   readonly id: string;
   readonly title: string;
@@ -60,6 +67,8 @@ export interface PieceData {
   /** The first bars alone, quickly engraved. */
   readonly beginning: string;
   readonly remarks: readonly string[];
+  /** mm of the instrument in use. */
+  readonly octaveWidth: number;
   readonly passages: readonly {
     readonly id: string;
     readonly title: string;

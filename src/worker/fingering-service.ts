@@ -2,6 +2,9 @@ import { findingFirstOptions, type FirstOption } from "@/core/fingering/first-op
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { Lattice } from "@/core/fingering/search/lattice";
 import type { Progress } from "@/core/fingering/search/search";
+import type { NoteId } from "@/core/passage/note";
+import type { Allowances } from "@/core/reach/allowances";
+import { remediesFor, type RemedyTried } from "@/core/reach/remedies-for";
 import { studyOf, type StudyData } from "@/core/fingering/study-data";
 import { fingering, latticesOf, type Study } from "@/core/fingering/study";
 
@@ -15,6 +18,8 @@ export interface FingeringService {
   firstOptions(onProgress: (progress: Progress) => void): Promise<Searched<readonly FirstOption[]>>;
   /** The best fingering with these pins. */
   around(pins: Pins): Promise<Searched<Fingering>>;
+  /** Every way out of what a hand cannot hold when a note is struck; see core/reach. */
+  remedies(note: NoteId, allows: Allowances): Promise<readonly RemedyTried[]>;
   stop(): void;
 }
 
@@ -56,6 +61,7 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
       const answer = await run(fingering(atHand().lattices, pins, 1), () => undefined);
       return answer.stopped ? answer : { stopped: false, found: answer.found[0]! };
     },
+    remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
     stop() {
       newest++;
     },

@@ -10,6 +10,7 @@ import type { PassageData } from "@/server/types";
 import { Score } from "../score/score";
 import { strainText } from "../strain";
 import { buttonLook } from "../ui/button";
+import { BeyondReach } from "./beyond-reach";
 import { Causes } from "./causes";
 import { FingerPad } from "./finger-pad";
 import { KeepingState } from "./keeping-state";
@@ -17,6 +18,7 @@ import { KeyboardView } from "./keyboard-view";
 import { OptionCards, type OptionJudged } from "./option-cards";
 import { OutdatedDialog } from "./outdated-dialog";
 import { PassageTitle } from "./passage-title";
+import { RestingNotice } from "./resting-notice";
 import { useBenchKeys } from "./use-bench-keys";
 import { useFirstOptions } from "./use-first-options";
 import { useOptions, type OptionsInHand } from "./use-options";
@@ -66,6 +68,7 @@ export function Bench({ data }: { data: PassageData }) {
               steps={view.steps}
               layers={layers}
               lanes={lanes}
+              remedies={data.study.passage.remedies}
               selected={note}
               onSelect={chooseNote}
             />
@@ -89,6 +92,13 @@ export function Bench({ data }: { data: PassageData }) {
           <WorkingOut working={first.working} onStop={first.stop} onBegin={first.begin} />
           {inView && (
             <>
+              <RestingNotice
+                passageId={data.id}
+                study={view.study}
+                rests={data.rests}
+                fingering={inView.option.digits}
+                onOptions={held.setOptions}
+              />
               <OptionCards
                 all={view.all}
                 chosen={inView.option.name}
@@ -98,6 +108,13 @@ export function Bench({ data }: { data: PassageData }) {
               />
               {note && <FingerPad option={inView.option} note={note} onPin={pin} onWalk={walk} />}
               <Causes all={view.all} note={note} title={capital(place)} />
+              <BeyondReach
+                passageId={data.id}
+                study={view.study}
+                note={note}
+                allows={data.allows}
+                onOptions={held.setOptions}
+              />
             </>
           )}
         </aside>

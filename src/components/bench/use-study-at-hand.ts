@@ -1,12 +1,13 @@
 "use client";
 
-import { useEffect } from "react";
+import { useLayoutEffect } from "react";
 import type { StudyData } from "@/core/fingering/study-data";
 import { fingeringWorker } from "@/worker/clients";
 
 /** Opens a study in the worker, and works its lattice out before the first pin asks for it. */
 export function useStudyAtHand(study: StudyData): void {
-  useEffect(() => {
+  // Before the effects of anything that asks about the study.
+  useLayoutEffect(() => {
     void fingeringWorker().open(study);
     void fingeringWorker().around({});
   }, [study]);

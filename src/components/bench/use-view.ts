@@ -15,7 +15,7 @@ import { stepOf } from "./words";
 export interface PassageView {
   readonly study: Study;
   readonly steps: readonly Step[];
-  /** Notes that the hands asked for are to play, in order, by name and whole. */
+  /** Notes that the hands asked for are to play, in order, by name; and whole, with those left out by choice. */
   readonly asked: readonly NoteId[];
   readonly notes: readonly Note[];
   readonly all: readonly OptionJudged[];
@@ -25,7 +25,10 @@ export function usePassageView(data: StudyData, options: readonly OptionData[]):
   const study = useMemo(() => studyOf(data), [data]);
   const steps = useMemo(() => stepsOf(study), [study]);
   const asked = useMemo(() => notesAsked(study), [study]);
-  const notes = useMemo(() => study.passage.notes.filter((n) => asked.includes(n.id)), [study, asked]);
+  const notes = useMemo(
+    () => study.passage.notes.filter((n) => asked.includes(n.id) || study.passage.remedies?.[n.id]),
+    [study, asked],
+  );
   const judge = useMemo(() => judgeOf(study), [study]);
   const all = useMemo(() => options.map((option) => ({ option, judged: judge(option.digits) })), [options, judge]);
   return { study, steps, asked, notes, all };

@@ -19,6 +19,7 @@ const piece: PieceData = {
   music: "",
   beginning: "",
   remarks: [],
+  octaveWidth: 164.5,
   passages: [],
 };
 

@@ -2,7 +2,7 @@
 
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { useForm } from "react-hook-form";
 import { z } from "zod";
 import { TEMPO_RANGE } from "@/core/passage/passage";
@@ -36,13 +36,22 @@ function formSchema(bars: number) {
     .refine((p) => p.toBar >= p.fromBar, { message: "The last bar comes before the first.", path: ["toBar"] });
 }
 
+interface Props {
+  readonly piece: PieceData;
+  /** A bar to begin at, 1 for the first, once one has been pointed at. */
+  readonly from?: { readonly index: number } | null;
+}
+
 /** Choosing bars and hand of a new passage. Nothing typed is lost by a refusal. */
-export function NewPassage({ piece }: { piece: PieceData }) {
+export function NewPassage({ piece, from = null }: Props) {
   const router = useRouter();
   const [complaint, setComplaint] = useState<string | null>(null);
   const {
     register,
     handleSubmit,
+    getValues,
+    setFocus,
+    setValue,
     formState: { errors, isSubmitting },
   } = useForm({
     resolver: zodResolver(formSchema(piece.bars.length)),
@@ -56,6 +65,13 @@ export function NewPassage({ piece }: { piece: PieceData }) {
       pedal: false,
     },
   });
+  useEffect(() => {
+    if (!from) return;
+    setValue("fromBar", from.index);
+    setValue("toBar", Math.min(from.index + USUAL_LENGTH - 1, piece.bars.length));
+    if (getValues("title") === "") setValue("title", `From bar ${piece.bars[from.index - 1]}`);
+    setFocus("title");
+  }, [from, piece.bars, getValues, setFocus, setValue]);
   const submit = handleSubmit(async (values) => {
     setComplaint(null);
     const answer = await newPassage({ ...values, pieceId: piece.id });

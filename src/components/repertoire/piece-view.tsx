@@ -1,26 +1,39 @@
 "use client";
 
+import { useCallback, useRef, useState } from "react";
 import type { PieceData } from "@/server/types";
 import { Score } from "../score/score";
 import { NewPassage } from "./new-passage";
+import { PieceSurvey } from "./piece-survey";
 
-/** The piece engraved, with the form for a new passage beside it. */
+/** The piece surveyed and engraved, with the form for a new passage beside it. */
 export function PieceView({ piece }: { piece: PieceData }) {
+  const [bar, setBar] = useState<{ readonly index: number } | null>(null);
+  const form = useRef<HTMLDivElement>(null);
+  const onBar = useCallback((index: number) => {
+    setBar({ index });
+    form.current?.scrollIntoView({ block: "nearest" });
+  }, []);
   return (
-    <div className="mt-4 grid gap-8 lg:grid-cols-[1fr_20rem]">
-      <section aria-label="The score" className="min-w-0">
-        <Score
-          music={piece.music}
-          beginning={piece.beginning}
-          notes={[]}
-          steps={[]}
-          layers={[]}
-          lanes={[]}
-          selected={null}
-          onSelect={() => undefined}
-        />
-      </section>
-      <NewPassage piece={piece} />
+    <div className="grid gap-8 lg:grid-cols-[1fr_20rem]">
+      <div className="min-w-0">
+        <PieceSurvey pieceId={piece.id} octaveWidth={piece.octaveWidth} onBar={onBar} />
+        <section aria-label="The score" className="mt-4">
+          <Score
+            music={piece.music}
+            beginning={piece.beginning}
+            notes={[]}
+            steps={[]}
+            layers={[]}
+            lanes={[]}
+            selected={null}
+            onSelect={() => undefined}
+          />
+        </section>
+      </div>
+      <div ref={form} className="pt-3 lg:sticky lg:top-2 lg:self-start">
+        <NewPassage piece={piece} from={bar} />
+      </div>
     </div>
   );
 }

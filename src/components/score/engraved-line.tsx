@@ -3,7 +3,10 @@
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Step } from "@/core/fingering/steps";
 import type { Note, NoteId } from "@/core/passage/note";
+import type { NoteRemedies } from "@/core/passage/remedied";
 import { DIGIT_SIZE, placeDigits, type DigitLayer, type DigitPlaced } from "./digits";
+import { placeSigns } from "./signs";
+import { RemedySign } from "./remedy-sign";
 import { readPlaces, type LinePlaces, type NotePlace } from "./places";
 import { StrainLanes, type Lane } from "./strain-lanes";
 
@@ -13,12 +16,16 @@ interface Props {
   readonly steps: readonly Step[];
   readonly layers: readonly DigitLayer[];
   readonly lanes: readonly Lane[];
+  /** What is chosen where the notes as written cannot be held. */
+  readonly remedies?: NoteRemedies | undefined;
   readonly selected: NoteId | null;
   readonly onSelect: (note: NoteId) => void;
 }
 
+const NO_REMEDIES: NoteRemedies = {};
+
 /** One line of music with everything that hangs from its notes. */
-export function EngravedLine({ svg, notes, steps, layers, lanes, selected, onSelect }: Props) {
+export function EngravedLine({ svg, notes, steps, layers, lanes, remedies, selected, onSelect }: Props) {
   const [places, setPlaces] = useState<LinePlaces | null>(null);
   const ids = useMemo(() => notes.map((n) => n.id), [notes]);
   const measure = useCallback((element: HTMLElement) => setPlaces(readPlaces(element, ids)), [ids]);
@@ -45,6 +52,11 @@ export function EngravedLine({ svg, notes, steps, layers, lanes, selected, onSel
             aria-hidden
           >
             {chosen && <Ring at={chosen} />}
+            {placeSigns(places, notes, remedies ?? NO_REMEDIES).map(({ note, remedy, x, y }) => (
+              <g key={note} transform={`translate(${x} ${y})`}>
+                <RemedySign kind={remedy.kind} hand={remedy.kind === "other-hand" ? remedy.hand : "left"} />
+              </g>
+            ))}
             {digits.map((d) => (
               <Digit
                 key={`${d.layer} ${d.note}`}

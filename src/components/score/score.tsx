@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { Step } from "@/core/fingering/steps";
 import type { Note, NoteId } from "@/core/passage/note";
+import type { NoteRemedies } from "@/core/passage/remedied";
 import type { DigitLayer } from "./digits";
 import { EngravedLine } from "./engraved-line";
 import type { Lane } from "./strain-lanes";
@@ -16,6 +17,7 @@ interface Props {
   readonly steps: readonly Step[];
   readonly layers: readonly DigitLayer[];
   readonly lanes: readonly Lane[];
+  readonly remedies?: NoteRemedies | undefined;
   readonly selected: NoteId | null;
   readonly onSelect: (note: NoteId) => void;
 }
@@ -24,7 +26,7 @@ interface Props {
 const SCALE = 54;
 
 /** A passage engraved, with digits over and under its notes and strain lanes beneath each line. */
-export function Score({ music, beginning, notes, steps, layers, lanes, selected, onSelect }: Props) {
+export function Score({ music, beginning, notes, steps, layers, lanes, remedies, selected, onSelect }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
   const engraving = useEngraving(music, width, SCALE, beginning);
@@ -41,6 +43,7 @@ export function Score({ music, beginning, notes, steps, layers, lanes, selected,
             steps={steps}
             layers={layers}
             lanes={lanes}
+            remedies={remedies}
             selected={selected}
             onSelect={onSelect}
           />

@@ -7,6 +7,7 @@ import { playedNotes } from "../passage/passage";
 import type { NoteRemedies } from "../passage/remedied";
 import type { Held } from "../placement/placement";
 import type { Allowances } from "./allowances";
+import { remediesAt } from "./moment";
 import { downAt, predicamentAt, type Predicament } from "./predicament";
 import { REMEDIES } from "./remedies";
 import { holdKeys } from "./hold";
@@ -48,12 +49,10 @@ export function withRemedies(study: Study, notes: NoteRemedies): Study {
 
 /** The study as it is without the remedies of the moment at which a note is written. */
 function withoutRemediesAt(study: Study, id: NoteId): Study {
-  const { remedies = {}, notes } = study.passage;
-  const note = notes.find((n) => n.id === id);
-  if (!note) return study;
-  const together = new Set(notes.filter((n) => n.onset === note.onset).map((n) => n.id));
-  const kept = Object.fromEntries(Object.entries(remedies).filter(([name]) => !together.has(name as NoteId)));
-  return { ...study, passage: { ...study.passage, remedies: kept } };
+  const { passage } = study;
+  const here = remediesAt(passage, id);
+  const kept = Object.fromEntries(Object.entries(passage.remedies ?? {}).filter(([name]) => !(name in here)));
+  return { ...study, passage: { ...passage, remedies: kept } };
 }
 
 function tryOut(
