@@ -2,7 +2,16 @@ import { bestFingerings, fingering, latticesOf, type Study } from "@/core/finger
 import { drain } from "@/core/drain";
 import type { Pins } from "@/core/fingering/fingering";
 import { handOfRulerSpan } from "@/core/hand/hand";
+import { FINGERS } from "@/core/hand/finger";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
+import { pitch } from "@/core/keyboard/pitch";
+import type { Note, NoteId } from "@/core/passage/note";
+import type { Hold } from "@/core/placement/placement";
+import { placementsOf } from "@/core/placement/placements";
+import { solvePlacement } from "@/core/placement/solve";
+import { USUAL_ALLOWANCES } from "@/core/reach/allowances";
+import { barsOf, surveying, type SurveyData } from "@/core/reach/survey";
+import { beats } from "@/core/time/beats";
 import { passageOfKeys } from "@/core/passage/of-keys";
 import { seeded, type Seeded } from "../tests/support/seeded";
 
@@ -67,6 +76,47 @@ function bareBound(notes: number): number {
   return ms;
 }
 
+function perSecond(count: number, ms: number): string {
+  return Math.round(count / (ms / 1000)).toLocaleString("en-GB");
+}
+
+/** Bars of four quarters with three-note chords in both hands, some of them a tenth wide. */
+function longPiece(random: Seeded, bars: number): SurveyData {
+  const chord = (bass: number): number[] => [
+    bass,
+    bass + random.whole(3, 7),
+    bass + random.pick([9, 10, 12, 12, 12, 14, 16]),
+  ];
+  const notes = Array.from({ length: bars * 4 }, (_, beat) =>
+    [chord(random.whole(60, 68)), chord(random.whole(36, 44))].flatMap((keys, hand) =>
+      keys.map((key, i): Note => ({
+        id: `b${1 + (beat >> 2)}-s${hand + 1}-v1-n${(beat % 4) * 3 + i}` as NoteId,
+        tied: [],
+        pitch: pitch(key),
+        staff: hand + 1,
+        voice: "1",
+        onset: beats(beat),
+        duration: beats(1),
+        grace: 0,
+        bar: String(1 + (beat >> 2)),
+        beat: beats(beat % 4),
+        printed: null,
+      })),
+    ),
+  ).flat();
+  const given = { measured: { rulerSpan: MIDDLE }, resting: [] };
+  return {
+    study: {
+      passage: { notes, hands: "both", staves: 2 },
+      hands: { right: given, left: given },
+      octaveWidth: FULL_SIZE.octaveWidth,
+      manner: { tempo: 96, touch: "legato", pedal: false },
+    },
+    bars: Array.from({ length: bars }, (_, i) => ({ number: String(i + 1), start: beats(4 * i) })),
+    allows: USUAL_ALLOWANCES,
+  };
+}
+
 const random = seeded(64);
 const row = (what: string, figure: string): void => console.log(`${what.padEnd(66)} ${figure}`);
 
@@ -96,5 +146,29 @@ row(
   "the same worked out anew after a pin, on the lattice kept",
   `${again.toFixed(2)} ms, ${(again / bareBound(64)).toFixed(1)} times the bare bound`,
 );
+
+/** Sets of one to five fingers on keys within about an octave. */
+function holds(random: Seeded, count: number): Hold[][] {
+  return Array.from({ length: count }, () => {
+    let key = random.whole(48, 70);
+    const fingers = FINGERS.filter(() => random.chance(0.6));
+    return (fingers.length > 0 ? fingers : FINGERS).map((finger) => ({
+      finger,
+      key: pitch((key += random.whole(1, 4))),
+    }));
+  });
+}
+
+const sets = holds(random, 2000);
+const hand = handOfRulerSpan("right", MIDDLE);
+const solved = median(3, () => sets.forEach((set) => solvePlacement(hand, FULL_SIZE, set)));
+row("placements, cold, sets of one to five fingers", `${perSecond(sets.length, solved)} a second`);
+const kept = placementsOf(hand, FULL_SIZE);
+const known = median(9, () => sets.forEach((set) => kept.look(set)));
+row(`the same from the cache, ${kept.size()} entries`, `${perSecond(sets.length, known)} a second`);
+
+const pieceData = longPiece(random, 200);
+const surveyMs = median(1, () => void drain(surveying(barsOf(pieceData), pieceData.allows)));
+row("survey of 200 bars, chords in both hands, a tenth of them out of reach", `${surveyMs.toFixed(0)} ms`);
 row("the 5 best of a 64-note passage", `${median(11, () => void bestFingerings(passage, {}, 5)).toFixed(1)} ms`);
 row("the 40 best of a 64-note passage", `${median(5, () => void bestFingerings(passage, {}, 40)).toFixed(1)} ms`);

@@ -1,5 +1,6 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
+import type { Note } from "@/core/passage/note";
 import type { NoteRemedy } from "@/core/passage/remedied";
 import type { Allowances } from "@/core/reach/allowances";
 import type { Beats } from "@/core/time/beats";
@@ -50,9 +51,17 @@ export async function chooseRemedies(
   const stranger = Object.keys(notes).find((id) => !known.has(id));
   if (stranger) return { ok: false, message: `There is no note ${stranger} in this passage.` };
   await keepRemedies(db, passageId, notes);
-  const options = await reworkOptions(db, { passageId });
+  const changed = Object.keys(notes).flatMap((id) =>
+    music.notes.filter((n) => isAt(n, music.notes, id)).map((n) => n.id),
+  );
+  const options = await reworkOptions(db, { passageId }, new Set(changed));
   if (!options.ok) return options;
   return { ok: true, value: { remedies: await remediesOf(db, passageId), options: options.value } };
+}
+
+/** Whether a note is struck at the moment of another. */
+function isAt(note: Note, notes: readonly Note[], id: string): boolean {
+  return note.onset === notes.find((n) => n.id === id)!.onset;
 }
 
 export const AllowancesAsked = z.object({

@@ -1,7 +1,10 @@
 import { z } from "zod";
 import { drain } from "@/core/drain";
-import type { Pins } from "@/core/fingering/fingering";
-import { fingering, latticesOf, notesAsked } from "@/core/fingering/study";
+import type { Fingering, Pins } from "@/core/fingering/fingering";
+import { fingering, latticesOf, notesAsked, type Study } from "@/core/fingering/study";
+import type { Finger } from "@/core/hand/finger";
+import type { NoteId } from "@/core/passage/note";
+import { handOf, playedNotes } from "@/core/passage/passage";
 import { studyOf } from "@/core/fingering/study-data";
 import type { Db } from "@/db/client";
 import { fingeringsOf, rework } from "@/db/queries/fingerings";
@@ -11,23 +14,37 @@ import type { Answer, OptionData } from "./types";
 export const ReworkAsked = z.object({ passageId: z.uuid() });
 
 /**
- * Works every option of a passage out anew around its pins, after the hands or the notes have changed. Pins on
- * resting fingers and on notes that are no longer played are not kept to.
+ * Works every option of a passage out anew after the hands or the notes have changed, keeping to its own digits
+ * wherever it can: free are the notes named, those that no finger played, and those of resting fingers.
  */
 export async function reworkOptions(
   db: Db,
   { passageId }: z.infer<typeof ReworkAsked>,
+  changed: ReadonlySet<string> = new Set(),
 ): Promise<Answer<readonly OptionData[]>> {
   const data = await passageData(db, passageId);
   if (!data) return { ok: false, message: "This passage is not there any more." };
   const study = studyOf(data.study);
-  const asked = new Set<string>(notesAsked(study));
   const lattices = latticesOf(study);
-  const resting = [...study.hands.right.resting, ...study.hands.left.resting];
-  for (const { id, pins } of data.options) {
-    const standing = Object.entries(pins).filter(([note, finger]) => asked.has(note) && !resting.includes(finger));
-    const [best] = drain(fingering(lattices, Object.fromEntries(standing) as Pins, 1));
+  for (const { id, pins, digits } of data.options) {
+    const kept = standing(study, { ...without(digits, changed), ...pins });
+    const [best] = drain(fingering(lattices, kept, 1));
     if (best) await rework(db, id, best);
   }
   return { ok: true, value: await fingeringsOf(db, passageId) };
+}
+
+function without(digits: Fingering, changed: ReadonlySet<string>): Fingering {
+  return Object.fromEntries(Object.entries(digits).filter(([note]) => !changed.has(note)));
+}
+
+/** The digits that can still be kept to: of notes that are played, by fingers that are not resting. */
+function standing(study: Study, digits: Fingering): Pins {
+  const hands = new Map(playedNotes(study.passage).map((note) => [note.id, study.hands[handOf(note, study.passage)]]));
+  const asked = new Set(notesAsked(study));
+  return Object.fromEntries(
+    (Object.entries(digits) as [NoteId, Finger | null][]).filter(
+      ([note, finger]) => finger !== null && asked.has(note) && !hands.get(note)!.resting.includes(finger),
+    ),
+  ) as Pins;
 }

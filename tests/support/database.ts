@@ -2,8 +2,21 @@ import postgres from "postgres";
 import { connect, type Db } from "@/db/client";
 import { migrateToNewest } from "@/db/migrate";
 
+export interface TestDatabase {
+  readonly db: Db;
+  readonly address: string;
+  readonly drop: () => Promise<void>;
+}
+
 /** A database of a test's own in the test cluster, at the newest schema, dropped afterwards. */
-export async function freshDatabase(): Promise<{ db: Db; address: string; drop: () => Promise<void> }> {
+export async function freshDatabase(): Promise<TestDatabase> {
+  const made = await emptyDatabase();
+  await migrateToNewest(made.db);
+  return made;
+}
+
+/** The same without any table. */
+export async function emptyDatabase(): Promise<TestDatabase> {
   const address = process.env["DATABASE_URL"];
   if (!address) throw new Error("Database tests need the test cluster: run npm test.");
   const name = `test_${process.pid}_${Math.random().toString(36).slice(2)}`;
@@ -11,7 +24,6 @@ export async function freshDatabase(): Promise<{ db: Db; address: string; drop: 
   await admin.unsafe(`create database ${name}`);
   const own = address.replace(/\/[^/]*$/, `/${name}`);
   const { db, close } = connect(own);
-  await migrateToNewest(db);
   return {
     db,
     address: own,

@@ -9,10 +9,14 @@ export interface SignPlaced {
   readonly y: number;
 }
 
-/** px from a note's middle to its sign. */
-const BESIDE = 20;
+/** px from a note's middle to its own sign, and from a chord's ink to the chord's. */
+const BESIDE = 17;
+const CLEAR = 11;
 
-/** Remedies that concern a single note stand beside it; those of a whole chord stand once, beside its lowest note. */
+/**
+ * Remedies that concern a single note stand beside it; those of a whole chord stand once, on the side of the chord
+ * that the digits leave free: under the upper staff, over the lower.
+ */
 export function placeSigns(places: LinePlaces, notes: readonly Note[], remedies: NoteRemedies): readonly SignPlaced[] {
   const seen = new Set<string>();
   return [...notes]
@@ -23,7 +27,9 @@ export function placeSigns(places: LinePlaces, notes: readonly Note[], remedies:
       const chord = `${note.staff} ${note.onset} ${remedy.kind}`;
       if (OF_A_CHORD.has(remedy.kind) && seen.has(chord)) return [];
       seen.add(chord);
-      return [{ note: note.id, remedy, x: place.x - BESIDE, y: place.y }];
+      if (!OF_A_CHORD.has(remedy.kind)) return [{ note: note.id, remedy, x: place.x + BESIDE, y: place.y }];
+      const y = note.staff === 1 ? place.bottom + CLEAR : place.top - CLEAR;
+      return [{ note: note.id, remedy, x: place.x, y }];
     });
 }
 

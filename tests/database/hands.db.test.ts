@@ -1,0 +1,216 @@
+import { randomUUID } from "node:crypto";
+import { freshDatabase } from "../support/database";
+import { bytes, noteXml, scoreXml } from "../support/musicxml";
+import type { NoteId } from "@/core/passage/note";
+import { studyOf } from "@/core/fingering/study-data";
+import { bestFingerings, notesAsked } from "@/core/fingering/study";
+import type { Db } from "@/db/client";
+import { addFingerings } from "@/db/queries/fingerings";
+import { handMeasurement, noteMark, rest } from "@/db/schema";
+import { exportOption } from "@/server/export";
+import { handsData, handsGiven } from "@/server/hands";
+import { addInstrument, NewInstrument, takeUpInstrument } from "@/server/instruments";
+import { keepMeasurement, MeasurementAsked, removeMeasurement } from "@/server/measuring";
+import { addPassage, passageData } from "@/server/passages";
+import { importPiece } from "@/server/pieces";
+import { player } from "@/server/player";
+import { chooseRemedies, RemediesAsked } from "@/server/remedies";
+import { endRest, RestAsked, startRest } from "@/server/rests";
+import { surveyData } from "@/server/survey";
+
+let db: Db;
+let drop: () => Promise<void>;
+let pianistId: string;
+beforeAll(async () => {
+  ({ db, drop } = await freshDatabase());
+  pianistId = (await player(db)).id;
+});
+afterAll(() => drop());
+
+const measured = (more: object = {}) =>
+  MeasurementAsked.parse({
+    id: randomUUID(),
+    side: "right",
+    measuredOn: "2026-10-01",
+    way: "typed",
+    rulerSpan: 195,
+    ...more,
+  });
+
+describe("measurements", () => {
+  it("are kept with their date and way, once each, and the newest counts", async () => {
+    const first = measured();
+    await keepMeasurement(db, first);
+    await keepMeasurement(db, first);
+    await keepMeasurement(db, measured({ measuredOn: "2026-11-01", way: "midi", pairs: { "1-5": { widest: 181 } } }));
+    const { measurements } = await handsData(db, pianistId);
+    expect(measurements.right.map((m) => [m.measuredOn, m.way])).toEqual([
+      ["2026-11-01", "midi"],
+      ["2026-10-01", "typed"],
+    ]);
+    expect((await handsGiven(db, pianistId)).right.measured.pairs).toEqual({ "1-5": { widest: 181 } });
+  });
+
+  it.each([
+    [{ rulerSpan: 420 }, "outside what a hand can be"],
+    [{ pairs: { "2-5": { comfortable: 120, widest: 100 } } }, "cannot open more with comfort"],
+    [{ rulerSpan: undefined }, "at least one opening"],
+    [{ measuredOn: "2999-01-01" }, "cannot lie ahead"],
+  ])("that no hand can have are refused in a sentence: %p", async (more, words) => {
+    expect(await keepMeasurement(db, measured(more))).toMatchObject({
+      ok: false,
+      message: expect.stringContaining(words),
+    });
+  });
+
+  it("taken out come back as they were", async () => {
+    const one = measured({ side: "left", tipWidths: { "1": 21 } });
+    await keepMeasurement(db, one);
+    const gone = await removeMeasurement(db, { id: one.id });
+    if (!gone.ok) throw new Error(gone.message);
+    expect((await handsData(db, pianistId)).measurements.left).toEqual([]);
+    const { id, side, measuredOn, way, measured: figures } = gone.value;
+    await keepMeasurement(db, MeasurementAsked.parse({ id, side, measuredOn, way, ...figures }));
+    expect((await handsData(db, pianistId)).measurements.left).toEqual([gone.value]);
+  });
+
+  const hand = { side: "right", measuredOn: "2026-10-01" } as const;
+  it.each([
+    ["a span no hand has", { ...hand, rulerSpan: 500 }],
+    ["nothing at all", hand],
+    ["comfort beyond the widest", { ...hand, pairs: { "1-5": { comfortable: 170, widest: 160 } } }],
+    ["an opening of half a metre", { ...hand, pairs: { "1-5": { widest: 500 } } }],
+    ["a word for a figure", { ...hand, pairs: { "1-5": { widest: "wide" } } as never }],
+    ["a tip as broad as two", { ...hand, rulerSpan: 190, tipWidths: { 2: 40 } }],
+  ])("are constrained by the database itself: %s", async (_name, values) => {
+    await expect(db.insert(handMeasurement).values({ pianistId, ...values })).rejects.toThrow();
+  });
+});
+
+describe("resting", () => {
+  const asked = (more: object = {}) =>
+    RestAsked.parse({
+      id: randomUUID(),
+      side: "right",
+      fingers: [4],
+      reason: "a cut",
+      reviewOn: "2999-01-01",
+      ...more,
+    });
+
+  it("is honoured by every answer until it ends, and ending it can be taken back", async () => {
+    const one = asked();
+    await startRest(db, one);
+    expect((await handsGiven(db, pianistId)).right.resting).toEqual([4]);
+    await endRest(db, { id: one.id, ended: true });
+    expect((await handsGiven(db, pianistId)).right.resting).toEqual([]);
+    await endRest(db, { id: one.id, ended: false });
+    expect((await handsGiven(db, pianistId)).right.resting).toEqual([4]);
+    await endRest(db, { id: one.id, ended: true });
+  });
+
+  it("asks for fingers, a reason and a day ahead", async () => {
+    expect(RestAsked.safeParse({ ...asked(), fingers: [] }).success).toBe(false);
+    expect(RestAsked.safeParse({ ...asked(), reason: " " }).success).toBe(false);
+    expect(await startRest(db, asked({ reviewOn: "2001-01-01" }))).toMatchObject({ ok: false });
+    const row = { pianistId, side: "right", reason: "x", since: "2026-01-02", reviewOn: "2026-01-03" } as const;
+    await expect(db.insert(rest).values({ ...row, fingers: [] })).rejects.toThrow();
+    await expect(db.insert(rest).values({ ...row, fingers: [6 as 5] })).rejects.toThrow();
+    await expect(db.insert(rest).values({ ...row, fingers: [2], reviewOn: "2026-01-01" })).rejects.toThrow();
+  });
+});
+
+describe("instruments", () => {
+  it("the one taken up last is in use", async () => {
+    await addInstrument(db, { name: "Narrow one", octaveWidth: 152 });
+    const all = await addInstrument(db, { name: "Hall", octaveWidth: 164.5 });
+    if (!all.ok) throw new Error(all.message);
+    expect(all.value[0]!.name).toBe("Hall");
+    const narrow = all.value.find((i) => i.name === "Narrow one")!;
+    await takeUpInstrument(db, { id: narrow.id! });
+    expect((await handsData(db, pianistId)).instruments[0]!.name).toBe("Narrow one");
+    await takeUpInstrument(db, { id: all.value[0]!.id! });
+    expect(NewInstrument.safeParse({ name: "Toy", octaveWidth: 90 }).success).toBe(false);
+  });
+});
+
+describe("remedies chosen", () => {
+  const LOW = "b1-s1-v1-n1" as NoteId;
+  const TOP = "b1-s1-v1-n4" as NoteId;
+  let passageId: string;
+
+  /** A chord that no hand of this size holds, then a run. */
+  beforeAll(async () => {
+    const chord = ["A3", "E4", "A4", "E5"].map((p, i) => noteXml(p, { chord: i > 0 })).join("");
+    const run = ["C5", "D5", "E5"].map((p) => noteXml(p)).join("");
+    const made = await importPiece(db, pianistId, { name: "gate.musicxml", bytes: bytes(scoreXml([chord + run])) });
+    if (!made.ok) throw new Error(made.message);
+    const added = await addPassage(db, {
+      pieceId: made.value.pieceId,
+      title: "Gate",
+      fromBar: 1,
+      toBar: 1,
+      hands: "right",
+      tempo: 60,
+      touch: "legato",
+      pedal: true,
+    });
+    if (!added.ok) throw new Error(added.message);
+    passageId = added.value.passageId;
+    const study = studyOf((await passageData(db, passageId))!.study);
+    const [digits] = bestFingerings(study, {}, 1);
+    await addFingerings(db, passageId, [{ name: "A", origin: "solved", digits: digits!, pins: {} }]);
+  });
+
+  const data = async () => (await passageData(db, passageId))!;
+  const rolled = (place: number) => ({ kind: "roll", place, stepMs: 60, caught: true }) as const;
+
+  it("change what is played, and work the options out anew around their own digits", async () => {
+    const before = (await data()).options[0]!;
+    expect(Object.values(before.digits)).toContain(null);
+    const ids = notesAsked(studyOf((await data()).study)).filter((id) => /n[1-4]$/.test(id));
+    const notes = Object.fromEntries(ids.map((id, i) => [id, rolled(i)]));
+    const kept = await chooseRemedies(db, { passageId, notes });
+    if (!kept.ok) throw new Error(kept.message);
+    const after = kept.value.options[0]!;
+    expect(Object.values(after.digits)).not.toContain(null);
+    expect(after.version).toBeGreaterThan(before.version);
+    for (const id of ["b1-s1-v1-n5", "b1-s1-v1-n6", "b1-s1-v1-n7"] as NoteId[])
+      expect(after.digits[id]).toBe(before.digits[id]);
+    const file = new TextDecoder().decode((await exportOption(db, after.id))!.bytes);
+    expect(file.match(/<arpeggiate direction="up"\/>/g)).toHaveLength(4);
+  });
+
+  it("give way to others, and can be lifted", async () => {
+    const all = Object.keys((await data()).study.passage.remedies!);
+    const lifted = Object.fromEntries(all.map((id) => [id, null]));
+    await chooseRemedies(db, { passageId, notes: { ...lifted, [LOW]: { kind: "omit" } } });
+    expect((await data()).study.passage.remedies).toEqual({ [LOW]: { kind: "omit" } });
+    const [option] = (await data()).options;
+    expect(new TextDecoder().decode((await exportOption(db, option!.id))!.bytes)).toContain('parentheses="yes"');
+    await chooseRemedies(db, { passageId, notes: { [LOW]: null } });
+    expect((await data()).study.passage.remedies).toEqual({});
+  });
+
+  it("are refused for notes that are not there, and in shapes that make no sense", async () => {
+    const stranger = { passageId, notes: { ["b9-s1-v1-n1" as NoteId]: { kind: "omit" as const } } };
+    expect(await chooseRemedies(db, stranger)).toMatchObject({
+      ok: false,
+      message: expect.stringContaining("b9-s1-v1-n1"),
+    });
+    for (const remedy of [{ kind: "shout" }, { kind: "fold", octaves: 3 }, { kind: "roll", place: 1 }])
+      expect(RemediesAsked.safeParse({ passageId, notes: { [TOP]: remedy } }).success).toBe(false);
+    await expect(
+      db.insert(noteMark).values({ passageId, noteId: TOP, kind: "remedy", remedy: { kind: "shout" } as never }),
+    ).rejects.toThrow();
+    await expect(db.insert(noteMark).values({ passageId, noteId: TOP, kind: "remedy" })).rejects.toThrow();
+  });
+
+  it("the survey of a piece takes the player's hands, keyboard and allowances", async () => {
+    const { piece } = await data();
+    const answer = await surveyData(db, { pieceId: piece.id });
+    if (!answer.ok) throw new Error(answer.message);
+    expect(answer.value.bars).toEqual([{ number: "1", start: "0" }]);
+    expect(answer.value.study.passage.notes).toHaveLength(7);
+  });
+});

@@ -1,0 +1,70 @@
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { sql } from "drizzle-orm";
+import { migrate } from "drizzle-orm/postgres-js/migrator";
+import { emptyDatabase } from "../support/database";
+import { migrateToNewest } from "@/db/migrate";
+import { measurements, instruments } from "@/db/queries/pianists";
+
+const MIGRATIONS = join(process.cwd(), "src/db/migrations");
+
+interface Journal {
+  readonly entries: readonly { readonly idx: number; readonly tag: string }[];
+}
+
+/** The migrations as they were when only so many of them were written. */
+function migrationsUpTo(count: number): string {
+  const folder = mkdtempSync(join(tmpdir(), "velvet-migrations-"));
+  cpSync(MIGRATIONS, folder, { recursive: true });
+  const path = join(folder, "meta/_journal.json");
+  const journal = JSON.parse(readFileSync(path, "utf8")) as Journal;
+  writeFileSync(path, JSON.stringify({ ...journal, entries: journal.entries.slice(0, count) }));
+  return folder;
+}
+
+describe("migrations", () => {
+  it("bring what was kept before hands were measured pair by pair to the newest schema, with nothing lost", async () => {
+    const { db, drop } = await emptyDatabase();
+    const before = migrationsUpTo(1);
+    try {
+      await migrate(db, { migrationsFolder: before });
+      await db.execute(
+        sql`insert into pianist (id, name) values ('00000000-0000-4000-8000-000000000001', 'Orla Venn')`,
+      );
+      await db.execute(sql`
+        insert into hand_measurement (pianist_id, side, measured_on, ruler_span)
+        values ('00000000-0000-4000-8000-000000000001', 'right', '2026-05-01', 203.5)`);
+      await db.execute(sql`
+        insert into instrument (pianist_id, name, octave_width, created_at) values
+        ('00000000-0000-4000-8000-000000000001', 'Older', 164.5, '2026-01-01'),
+        ('00000000-0000-4000-8000-000000000001', 'Newer', 152, '2026-02-01')`);
+      await migrateToNewest(db);
+      const id = "00000000-0000-4000-8000-000000000001";
+      expect(await measurements(db, id, "right")).toMatchObject([
+        { rulerSpan: 203.5, measuredOn: "2026-05-01", way: "typed", pairs: {}, tipWidths: {}, behind: {} },
+      ]);
+      expect((await instruments(db, id)).map((i) => i.name)).toEqual(["Newer", "Older"]);
+      const [who] = (await db.execute(sql`select allows from pianist`)) as unknown as { allows: unknown }[];
+      expect(who!.allows).toEqual({ rolls: true, omissions: true, pedal: true, tuneAndBass: false });
+    } finally {
+      rmSync(before, { recursive: true });
+      await drop();
+    }
+  });
+
+  it("change nothing when they are run again", async () => {
+    const { db, drop } = await emptyDatabase();
+    try {
+      await migrateToNewest(db);
+      await migrateToNewest(db);
+      const journal = JSON.parse(readFileSync(join(MIGRATIONS, "meta/_journal.json"), "utf8")) as Journal;
+      const [row] = (await db.execute(sql`select count(*)::int as n from drizzle.__drizzle_migrations`)) as unknown as {
+        n: number;
+      }[];
+      expect(row!.n).toBe(journal.entries.length);
+    } finally {
+      await drop();
+    }
+  });
+});
