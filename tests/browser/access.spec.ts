@@ -10,12 +10,15 @@ async function demoPassage(page: Page): Promise<string> {
 const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
   ["Repertoire", async (page) => void (await page.goto("/"))],
   ["Hands", async (page) => void (await page.goto("/hands"))],
+  ["Reach sheet", async (page) => void (await page.goto("/hands/reach?hand=both&against=other-hand"))],
+  ["Measure at the keys", async (page) => void (await page.goto("/hands/measure"))],
   [
     "Piece",
     async (page) => {
       await page.goto("/");
       await page.getByRole("link", { name: "Dark Water" }).click();
       await expect(page.locator(".engraving g.note").first()).toBeAttached();
+      await expect(page.getByText(/moments with more than one key/)).toBeVisible();
     },
   ],
   [

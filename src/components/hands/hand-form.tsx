@@ -33,7 +33,7 @@ export function HandForm({ draft, history, instrument, inIntervals, today }: Pro
   const changes = history[0] && before ? changesSince(before.measured, history[0].measured) : null;
   return (
     <section aria-label={HAND_NAMES[side]}>
-      <div className="flex items-baseline justify-between gap-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
         <h2 className="font-serif text-2xl">{HAND_NAMES[side]}</h2>
         <label className="flex items-center gap-2 text-sm">
           Span on a ruler

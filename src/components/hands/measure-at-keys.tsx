@@ -5,7 +5,7 @@ import { useMemo, useState } from "react";
 import { toast } from "sonner";
 import type { Side } from "@/core/hand/finger";
 import { problemsOf, type HandMeasured, type PairMeasured } from "@/core/hand/measured";
-import { PAIRS, pairName, type Pair } from "@/core/hand/pair";
+import { PAIRS, pairName, type Pair, type PairName } from "@/core/hand/pair";
 import { intervalHeld } from "@/core/keyboard/interval";
 import { instrument } from "@/core/keyboard/instrument";
 import { pitch, pitchName } from "@/core/keyboard/pitch";
@@ -126,6 +126,7 @@ export function MeasureAtKeys({ data }: { data: HandsData }) {
               Enough for today
             </Button>
           </div>
+          <Taken answers={answers} />
         </section>
       ) : (
         <Review
@@ -142,8 +143,35 @@ export function MeasureAtKeys({ data }: { data: HandsData }) {
   );
 }
 
+/** What has been taken so far. */
+function Taken({ answers }: { answers: Readonly<Record<string, PairMeasured>> }) {
+  const names = namesIn(answers);
+  if (names.length === 0) return null;
+  return (
+    <ul aria-label="Taken so far" className="mt-5 flex flex-wrap gap-x-6 gap-y-1 text-sm text-soft">
+      {names.map((name) => (
+        <li key={name}>
+          {name.replace("-", " and ")}: {figuresText(answers[name]!)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function namesIn(answers: Readonly<Record<string, PairMeasured>>): readonly PairName[] {
+  return PAIRS.map((p) => pairName(...p)).filter((name) => answers[name]);
+}
+
+/** "150 mm comfortable, 173.5 mm widest". */
+function figuresText(pair: PairMeasured): string {
+  return FIGURES.flatMap((figure) => (pair[figure] === undefined ? [] : [`${shown(pair[figure])} mm ${figure}`])).join(
+    ", ",
+  );
+}
+
 function white(interval: string | null): string {
-  return interval ? `, as wide as a ${interval} of white keys` : "";
+  const article = interval?.match(/^[aeiou]/) ? "an" : "a";
+  return interval ? `, as wide as ${article} ${interval} of white keys` : "";
 }
 
 /** What was left out keeps what it was; the ruler gives way to the keys. */
@@ -172,7 +200,7 @@ function Review({ side, answers, measured, problems, today, way, onAgain }: Revi
     setKept(true);
     toast(`${HAND_NAMES[side]} kept as measured today.`);
   };
-  const names = PAIRS.map((p) => pairName(...p)).filter((name) => answers[name]);
+  const names = namesIn(answers);
   return (
     <section aria-label="What was measured" className="mt-4">
       <h2 className="font-serif text-2xl">{HAND_NAMES[side]}: what was measured</h2>
@@ -181,12 +209,7 @@ function Review({ side, answers, measured, problems, today, way, onAgain }: Revi
         {names.map((name) => (
           <li key={name} className="flex justify-between border-b border-hairline">
             <span>{name.replace("-", " and ")}</span>
-            <span>
-              {FIGURES.map((f) => answers[name]![f])
-                .map((mm, i) => (mm === undefined ? null : `${shown(mm)} mm ${i === 0 ? "comfortable" : "widest"}`))
-                .filter(Boolean)
-                .join(", ")}
-            </span>
+            <span>{figuresText(answers[name]!)}</span>
           </li>
         ))}
       </ul>

@@ -3,6 +3,7 @@
 import { useRef } from "react";
 import { FINGERS, fingerName, type Finger } from "@/core/hand/finger";
 import { limitsOf, type Hand } from "@/core/hand/hand";
+import { pairName } from "@/core/hand/pair";
 import type { PairMeasured } from "@/core/hand/measured";
 import type { Point } from "@/core/hand/pose";
 import { keyMiddle } from "@/core/keyboard/geometry";
@@ -33,7 +34,7 @@ export function OpenHands({ drafts, instrument, figure }: Props) {
       front={112}
       beside={0}
       label="Both hands open over the keyboard, to scale"
-      className="max-h-[21rem] w-full touch-none"
+      className="mt-2 max-h-[21rem] w-full touch-none"
       isGroup
     >
       {drafts.map((draft) => (
@@ -45,7 +46,7 @@ export function OpenHands({ drafts, instrument, figure }: Props) {
 
 function OpenHand({ draft, on, figure }: { draft: HandDraft; on: Instrument; figure: keyof PairMeasured }) {
   const { hand, side, set } = draft;
-  const tips = openTips(hand, on, figure);
+  const tips = openTips(draft, on, figure);
   const mirror = side === "right" ? 1 : -1;
   const drawTo = (finger: Finger, x: number): void => {
     // Drawing the thumb opens it from the little finger, any other finger from the thumb.
@@ -79,16 +80,20 @@ function OpenHand({ draft, on, figure }: { draft: HandDraft; on: Instrument; fig
   );
 }
 
-/** Where the tips come when every finger opens from the thumb to one of its limits. */
-export function openTips(hand: Hand, on: Instrument, figure: keyof PairMeasured): ReadonlyMap<Finger, Point> {
+/** Where the tips come when every finger opens from the thumb as it was measured, or else is estimated, to open. */
+function openTips(
+  { hand, measured }: HandDraft,
+  on: Instrument,
+  figure: keyof PairMeasured,
+): ReadonlyMap<Finger, Point> {
   const mirror = hand.side === "right" ? 1 : -1;
   const thumb = keyMiddle(pitch(THUMB_KEY[hand.side]), on);
   const front = hand.behind[0]! + 16;
   return new Map(
     FINGERS.map((finger) => {
-      const limits = finger === 1 ? null : limitsOf(hand, 1, finger);
-      const opening = figure === "widest" ? limits?.widestPractical : limits?.widestComfortable;
-      return [finger, { x: thumb + mirror * (opening ?? 0), y: front - hand.behind[finger - 1]! }];
+      const opening =
+        finger === 1 ? 0 : (sound(measured.pairs?.[pairName(1, finger)]?.[figure]) ?? limitOf(hand, finger, figure));
+      return [finger, { x: thumb + mirror * opening, y: front - hand.behind[finger - 1]! }];
     }),
   );
 }
@@ -96,6 +101,16 @@ export function openTips(hand: Hand, on: Instrument, figure: keyof PairMeasured)
 /** Where figures stand clear of the hand. */
 function outermost(tips: ReadonlyMap<Finger, Point>, mirror: number): number {
   return mirror * Math.max(...[...tips.values()].map((at) => mirror * at.x)) + mirror * 8;
+}
+
+function limitOf(hand: Hand, finger: Finger, figure: keyof PairMeasured): number {
+  const { widestComfortable, widestPractical } = limitsOf(hand, 1, finger);
+  return figure === "widest" ? widestPractical : widestComfortable;
+}
+
+/** A figure that can be drawn. */
+function sound(mm: number | undefined): number | undefined {
+  return mm !== undefined && Number.isFinite(mm) ? mm : undefined;
 }
 
 /** A dimension line in front of the keys, from the thumb to a finger, with its mm. */

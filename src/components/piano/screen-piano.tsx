@@ -41,7 +41,7 @@ export function ScreenPiano({ instrument, lowest, highest, down, onMove }: Props
             aria-pressed={isDown}
             aria-label={pitchName(key)}
             tabIndex={0}
-            className="cursor-pointer"
+            className="cursor-pointer outline-none [&:focus-visible>rect]:stroke-velvet [&:focus-visible>rect]:stroke-2"
             onClick={toggle}
             onKeyDown={(event) => {
               if (event.key !== "Enter" && event.key !== " ") return;

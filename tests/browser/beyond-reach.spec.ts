@@ -1,0 +1,55 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
+import { noteXml, scoreXml } from "../support/musicxml";
+import { digitsShown, engraved, importScore, openOnBench } from "./support";
+
+const chord = (...pitches: string[]) => pitches.map((p, i) => noteXml(p, { chord: i > 0 })).join("");
+/** A chord beyond this hand, then three notes. */
+const GATE = scoreXml([chord("A3", "E4", "A4", "E5") + ["C5", "D5", "E5"].map((p) => noteXml(p)).join("")]);
+
+test("a way out is chosen, stands on the score, is played, exported and undone", async ({ page }) => {
+  await openOnBench(page, { title: "Beyond", bars: [1, 1], text: GATE });
+  const ways = page.getByRole("region", { name: "Ways out" });
+  await expect(ways.getByRole("heading")).toContainText(/Out of reach: 1 and 5 are \d+ mm short/);
+  expect(Object.values(await digitsShown(page))).toContain("–");
+  const upward = ways.getByRole("button", { name: /^Choose: Roll it upward.*ending on the beat/ });
+  await upward.click();
+  await expect(ways.getByText("Chosen here: rolled")).toBeVisible();
+  await expect(page.locator(".engraving ~ svg g[data-remedy='roll']")).toHaveCount(1);
+  await expect.poll(async () => Object.values(await digitsShown(page))).not.toContain("–");
+  const download = page.waitForEvent("download");
+  await page.getByRole("link", { name: "Export A" }).click();
+  const file = readFileSync((await (await download).path())!, "utf8");
+  expect(file.match(/<arpeggiate direction="up"\/>/g)).toHaveLength(4);
+  await page.reload();
+  await engraved(page);
+  await expect(page.locator("g[data-remedy='roll']").first()).toBeVisible();
+  await ways.getByRole("button", { name: "As written" }).click();
+  await expect(ways.getByText("Chosen here: rolled")).toBeHidden();
+  await page.getByRole("button", { name: "Undo" }).last().click();
+  await expect(ways.getByText("Chosen here: rolled")).toBeVisible();
+});
+
+test("a long piece is surveyed in the background, with progress and a stop, and leads to a new passage", async ({
+  page,
+}) => {
+  const bars = Array.from({ length: 200 }, (_, i) =>
+    ["C", "D", "E", "F"].map((step, n) => chord(`${step}4`, `${step}5`, ...((i + n) % 9 === 0 ? ["F5"] : []))).join(""),
+  );
+  await importScore(page, scoreXml(bars), "long.musicxml");
+  const survey = page.getByRole("region", { name: "Survey" });
+  const progress = survey.getByRole("progressbar", { name: "Bars surveyed" });
+  await expect(progress).toBeVisible();
+  // The page answers while the survey runs.
+  await page.getByLabel("Name").fill("While it runs");
+  await expect(page.getByLabel("Name")).toHaveValue("While it runs");
+  await survey.getByRole("button", { name: "Stop" }).click();
+  await expect(survey.getByText("The survey was stopped.")).toBeVisible();
+  await survey.getByRole("button", { name: "Survey the piece" }).click();
+  await expect(survey.getByText(/Of 800 moments with more than one key to hold/)).toBeVisible({ timeout: 60_000 });
+  await expect(survey.getByRole("button", { name: /^Bar \d+: / })).toHaveCount(200);
+  await survey.getByRole("button", { name: /^Bar 150: / }).click();
+  await expect(page.getByLabel("From bar")).toHaveValue("150");
+  await expect(page.getByLabel("Name")).toHaveValue("While it runs");
+  await expect(page.getByText("The piano part has one staff")).toBeVisible();
+});
