@@ -8,8 +8,8 @@ test("from a score to the verdict and the marked score", async ({ page }) => {
 
   await test.step("the hands, with a span for each", async () => {
     await page.goto("/hands");
-    await expect(page.getByRole("region", { name: "Left hand" })).toContainText("196 mm");
-    await expect(page.getByRole("region", { name: "Right hand" })).toContainText("191 mm");
+    await expect(page.getByLabel("Left hand, span on a ruler, mm")).toHaveValue("196");
+    await expect(page.getByLabel("Right hand, span on a ruler, mm")).toHaveValue("191");
   });
 
   await test.step("a passage with two options, strain and causes", async () => {

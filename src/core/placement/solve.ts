@@ -81,7 +81,7 @@ function easier(attempt: Attempt, lieOf: () => Lie | null, demand: Demand, best:
   if (!hasRoom(tips, pairs, Math.min(100, upTo))) return best;
   const lie = lieOf();
   if (lie === null || (best && own + lie.strain >= best.strain)) return best;
-  const opening = leastStrain(tips, pairs, upTo - lie.strain / gain);
+  const opening = leastStrain(tips, pairs, best ? upTo - lie.strain / gain : 100);
   const strain = own + lie.strain + opening * gain;
   return strain < (best?.strain ?? Infinity) ? { ...attempt, lie, opening, strain } : best;
 }

@@ -32,14 +32,15 @@ const AROUND = 4;
  * earlier for the same notes gives way.
  */
 export function remediesFor(study: Study, note: NoteId, allows: Allowances): readonly RemedyTried[] {
-  const bare = withoutRemediesAt(study, note);
-  const predicament = predicamentAt(bare, note);
-  if (!predicament || predicament.down.length < 2) return [];
-  const near = notesAround(predicament);
-  const tried = REMEDIES.flatMap((remedy) => remedy.propose(predicament, allows)).flatMap(
-    (proposal) => tryOut(bare, proposal, predicament, near) ?? [],
-  );
+  const tried = held(study, note, allows).flatMap((placed) => priced(placed) ?? []);
   return tried.sort((a, b) => a.loss - b.loss || a.strain - b.strain);
+}
+
+/** The same without fingering and price, for whoever only asks which kinds of way out there are: least lost first. */
+export function waysThatHold(study: Study, note: NoteId, allows: Allowances): readonly Proposal[] {
+  return held(study, note, allows)
+    .map(({ proposal }) => proposal)
+    .sort((a, b) => a.loss - b.loss);
 }
 
 /** The study with remedies laid over those it has; null lifts a note's. */
@@ -55,17 +56,31 @@ function withoutRemediesAt(study: Study, id: NoteId): Study {
   return { ...study, passage: { ...passage, remedies: kept } };
 }
 
-function tryOut(
-  study: Study,
-  proposal: Proposal,
-  { side, onset, down }: Predicament,
-  near: ReadonlySet<NoteId>,
-): RemedyTried | null {
-  const changed = withRemedies(study, proposal.notes);
-  const notes = changed.passage.notes.filter((n) => near.has(n.id));
-  const part: Study = { ...changed, passage: { ...changed.passage, notes } };
-  const placements = proposal.kind === "roll" ? [] : placementsAt(part, onset.at);
-  if (placements === null) return null;
+/** A proposal with the music about its moment changed by it, and the hands placed on that. */
+interface Placed {
+  readonly proposal: Proposal;
+  readonly predicament: Predicament;
+  readonly part: Study;
+  readonly placements: readonly HandPlaced[];
+}
+
+/** The proposals after which both hands hold what they have down at the moment of a note. */
+function held(study: Study, note: NoteId, allows: Allowances): readonly Placed[] {
+  const bare = withoutRemediesAt(study, note);
+  const predicament = predicamentAt(bare, note);
+  if (!predicament || predicament.down.length < 2) return [];
+  const near = notesAround(predicament);
+  return REMEDIES.flatMap((remedy) => remedy.propose(predicament, allows)).flatMap((proposal): Placed[] => {
+    const changed = withRemedies(bare, proposal.notes);
+    const notes = changed.passage.notes.filter((n) => near.has(n.id));
+    const part: Study = { ...changed, passage: { ...changed.passage, notes } };
+    const placements = proposal.kind === "roll" ? [] : placementsAt(part, predicament.onset.at);
+    return placements === null ? [] : [{ proposal, predicament, part, placements }];
+  });
+}
+
+/** Fingered anew and priced; null where a note of the moment is still left without a finger. */
+function priced({ proposal, predicament: { side, down }, part, placements }: Placed): RemedyTried | null {
   const [fingering] = bestFingerings(part, {}, 1);
   const here = down.filter((d) => d.struck).map((d) => d.note.id);
   if (!fingering || here.some((id) => fingering[id] === null)) return null;

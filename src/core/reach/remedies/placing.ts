@@ -5,8 +5,8 @@ import { holdKeysIf } from "../hold";
 import type { Predicament } from "../predicament";
 import type { Proposal } from "../remedy";
 
-/** How a hand holds keys when it does nothing special: fingers curved or curled, upright, keys met near their middles. */
-export const USUAL: Allowed = { shapes: ["natural", "curled"], tilts: ["upright"], aim: "middles" };
+/** How a hand holds keys when it does nothing special: fingers curved or curled, upright, white keys met on their heads, all near their middles. */
+export const USUAL: Allowed = { shapes: ["natural", "curled"], tilts: ["upright"], parts: ["head"], aim: "middles" };
 
 /** The proposal to place the hand so, where the keys are held by it and not without it. */
 export function placed(
