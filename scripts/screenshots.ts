@@ -30,8 +30,24 @@ await page.goto(address);
 await take("repertoire");
 await page.goto(`${address}/hands`);
 await take("hands");
-await open("Double Windows");
+await page.goto(`${address}/hands/reach?against=octave-152`);
+await page.getByRole("button", { name: /^1 and 5, octave/ }).click();
+await take("reach-sheet");
+await page.goto(`${address}/hands/measure`);
+await page.getByRole("button", { name: "C 4" }).click();
+await page.getByRole("button", { name: "B 4" }).click();
+await take("measure-at-keys");
+await open("The Iron Gate");
+await page.getByText(/moments with more than one key/).waitFor();
 await take("piece");
+await open(/Chords at the gate/);
+await engraved(page);
+await press(page, ["ArrowRight", "ArrowRight", "ArrowRight"]);
+await page
+  .getByRole("button", { name: /^Choose: Roll it upward/ })
+  .first()
+  .waitFor();
+await take("ways-out");
 await open(/Tune held over the leaves/);
 await engraved(page);
 await press(page, ["ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight"]);

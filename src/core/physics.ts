@@ -61,6 +61,8 @@ export const PLACEMENT = {
   /** mm a single tip may lie nearer or farther than at ease without strain, and at most. A choice. */
   freeUneven: 18,
   mostUneven: 45,
+  /** mm more for the thumb, which lies low and sideways and pivots about its base. A choice. */
+  thumbPivot: 10,
   /** Share that leaning to one side adds to the openings of pairs with 1 or 5, and its strain. A choice. */
   tiltGain: 0.03,
   tiltStrain: 3,

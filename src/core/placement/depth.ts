@@ -1,6 +1,6 @@
 import type { Hand } from "../hand/hand";
 import { PLACEMENT } from "../physics";
-import { strainOfUneven, strainOfYaw, unevenness } from "./evaluate";
+import { pivotOf, strainOfUneven, strainOfYaw, unevenness } from "./evaluate";
 import type { Standing } from "./standing";
 import type { Shape } from "./ways";
 
@@ -43,7 +43,7 @@ function yaws() {
   return all.map((yaw) => ({ yaw, wrist: strainOfYaw(yaw) }));
 }
 
-/** Where one tip wants the hand's front: at its part's front, at its usual contact, at its back. mm. */
+/** Where one tip wants the hand's front: at its part's front, at its usual contact, at its back, with what it pivots. mm. */
 interface Want {
   /** At ease the tip stands at the hand's front plus this. */
   offset: number;
@@ -58,10 +58,11 @@ function turn(wants: Want[], hand: Hand, shape: Shape, standing: readonly Standi
     const { spot } = standing[i]!;
     const offset = -unevenness(hand, shape, standing[i]!, 0, 0, yaw);
     const want = wants[i]!;
+    const pivot = pivotOf(standing[i]!.finger);
     want.offset = offset;
-    want.front = spot.front - offset;
-    want.usual = spot.usual - offset;
-    want.back = spot.back - offset;
+    want.front = spot.front - offset - pivot;
+    want.usual = spot.usual - offset + pivot;
+    want.back = spot.back - offset + pivot;
   }
 }
 

@@ -1,3 +1,4 @@
+import type { Finger } from "../hand/finger";
 import type { Hand } from "../hand/hand";
 import { COMFORT, strainOfClosing, strainOfOpening, type Limits } from "../hand/limits";
 import { PLACEMENT } from "../physics";
@@ -76,6 +77,11 @@ export function unevenness(hand: Hand, shape: Shape, at: Standing, y: number, fr
   return y - at.middle * Math.tan((yaw * Math.PI) / 180) - (front - behind);
 }
 
+/** mm that a finger swings in and out by itself before it counts as uneven. */
+export function pivotOf(finger: Finger): number {
+  return finger === 1 ? PLACEMENT.thumbPivot : 0;
+}
+
 /** Whether an inner finger stands on a black key while the outer ones stand on white. */
 export function isRaised(standing: readonly Standing[]): boolean {
   if (standing.length < 3) return false;
@@ -106,7 +112,8 @@ export function evaluate(
 ): PlacementCauses {
   let [opening, uneven, depth] = [0, 0, 0];
   standing.forEach((a, i) => {
-    uneven = Math.max(uneven, strainOfUneven(Math.abs(unevenness(hand, way.shape, a, y[i]!, front, yaw))));
+    const apart = Math.abs(unevenness(hand, way.shape, a, y[i]!, front, yaw));
+    uneven = Math.max(uneven, strainOfUneven(Math.max(0, apart - pivotOf(a.finger))));
     depth = Math.max(depth, Math.max(0, y[i]! - a.spot.usual) * PLACEMENT.depthPerMm);
     for (let j = 0; j < i; j++) {
       const b = standing[j]!;

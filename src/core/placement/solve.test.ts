@@ -5,7 +5,7 @@ import { handOfRulerSpan, type Hand } from "../hand/hand";
 import { FULL_SIZE } from "../keyboard/instrument";
 import { pitch } from "../keyboard/pitch";
 import { PLACEMENT } from "../physics";
-import { evaluate, strainOfPair, strainOfUneven, strainOfYaw, total, unevenness } from "./evaluate";
+import { evaluate, pivotOf, strainOfPair, strainOfUneven, strainOfYaw, total, unevenness } from "./evaluate";
 import type { Allowed, Hold } from "./placement";
 import { solvePlacement } from "./solve";
 import { spotsOn, type Part } from "./spots";
@@ -51,7 +51,8 @@ function lieOnGrid(hand: Hand, way: Way, standing: readonly Standing[]): Lie | n
       const front = ahead - middle * Math.tan((yaw * Math.PI) / 180);
       const choices = standing.map((at) =>
         reachable(grid(at.spot.front, at.spot.back, Y_STEP), (y) => {
-          const uneven = strainOfUneven(Math.abs(unevenness(hand, way.shape, at, y, front, yaw)));
+          const apart = Math.abs(unevenness(hand, way.shape, at, y, front, yaw));
+          const uneven = strainOfUneven(Math.max(0, apart - pivotOf(at.finger)));
           return { uneven, depth: Math.max(0, y - at.spot.usual) * PLACEMENT.depthPerMm };
         }),
       );

@@ -6,7 +6,7 @@ import { playedNotes } from "../passage/passage";
 import { compare } from "../time/beats";
 import { tasksOf, type Study } from "../fingering/study";
 import type { Task } from "../fingering/task";
-import { holdKeys, type KeysAnswer } from "./hold";
+import { holdKeys, type KeysAnswer } from "../placement/hold";
 
 /** A moment at which one hand has several keys to hold, and how it does. */
 export interface Predicament {

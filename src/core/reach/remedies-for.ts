@@ -10,7 +10,7 @@ import type { Allowances } from "./allowances";
 import { remediesAt } from "./moment";
 import { downAt, predicamentAt, type Predicament } from "./predicament";
 import { REMEDIES } from "./remedies";
-import { holdKeys } from "./hold";
+import { holdKeys } from "../placement/hold";
 import type { Proposal } from "./remedy";
 
 /** A way out that was tried: the passage changed, its hand placed, its fingering solved and priced. */

@@ -1,6 +1,7 @@
 import { strToU8, zipSync } from "fflate";
 import { bytes, noteXml, scoreXml } from "../../../tests/support/musicxml";
 import { LARGEST_FILE, readScore } from "./open";
+import { partRemarks, pianoPart } from "./score";
 
 const good = scoreXml([noteXml("C4", { length: 48 })]);
 
@@ -74,5 +75,32 @@ describe("coping with encodings", () => {
   it("reads Latin-1 by its label and a UTF-8 byte order mark", () => {
     expect(nameOf(Buffer.from(accented.replace("UTF-8", "ISO-8859-1"), "latin1"))).toBe("Übung");
     expect(nameOf(bytes(`\ufeff${accented}`))).toBe("Übung");
+  });
+});
+
+describe("parts told plainly", () => {
+  const remarks = (text: string): readonly string[] => {
+    const read = readScore(bytes(text));
+    if (!read.ok) throw new Error(read.issues[0]!.message);
+    return partRemarks(read.value, pianoPart(read.value));
+  };
+
+  it("says nothing of a piano on two staves", () => {
+    expect(remarks(scoreXml([noteXml("C4")], { staves: 2 }))).toEqual([]);
+  });
+
+  it("says that one staff can be worked out for either hand", () => {
+    expect(remarks(scoreXml([noteXml("C4")]))[0]).toMatch(/^The piano part has one staff/);
+  });
+
+  it("says which part was taken where none is for a piano", () => {
+    expect(remarks(scoreXml([noteXml("C4")], { part: "Glass harp" }))[0]).toBe(
+      "No part is for a piano. The part “Glass harp”, on one staff, is taken; it can be worked out for either hand.",
+    );
+  });
+
+  it("refuses a piece without notes in a sentence", () => {
+    const read = readScore(bytes(scoreXml(["<note><rest/><duration>48</duration><voice>1</voice></note>"])));
+    expect(read.ok ? "" : read.issues[0]!.message).toBe("The score holds no notes.");
   });
 });

@@ -1,6 +1,6 @@
 import { FINGERS, type Side } from "../../hand/finger";
 import { pitchName } from "../../keyboard/pitch";
-import { holdKeys } from "../hold";
+import { holdKeys } from "../../placement/hold";
 import type { Down, Predicament } from "../predicament";
 import type { Proposal, Remedy } from "../remedy";
 import { placementsOf } from "../../placement/placements";

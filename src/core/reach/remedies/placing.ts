@@ -1,7 +1,7 @@
 import type { NoteId } from "../../passage/note";
 import type { NoteRemedy } from "../../passage/remedied";
 import type { Allowed } from "../../placement/placement";
-import { holdKeysIf } from "../hold";
+import { holdKeysIf } from "../../placement/hold";
 import type { Predicament } from "../predicament";
 import type { Proposal } from "../remedy";
 

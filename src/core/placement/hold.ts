@@ -1,9 +1,8 @@
 import { FINGERS, type Finger } from "../hand/finger";
-import { COMFORT } from "../hand/limits";
 import type { Pitch } from "../keyboard/pitch";
-import type { Allowed, Held, Hold, OutOfReach } from "../placement/placement";
-import type { Placements } from "../placement/placements";
-import { solvePlacement } from "../placement/solve";
+import type { Allowed, Held, Hold, OutOfReach } from "./placement";
+import type { Placements } from "./placements";
+import { solvePlacement } from "./solve";
 
 /** The easiest way one hand holds some keys, over all fingers in their natural order. */
 export type KeysHeld = { readonly kind: "held"; readonly holds: readonly Hold[]; readonly placement: Held };
@@ -51,9 +50,4 @@ function easiest(
 function choose(from: readonly Finger[], count: number): readonly (readonly Finger[])[] {
   if (count === 0) return [[]];
   return from.flatMap((finger, i) => choose(from.slice(i + 1), count - 1).map((rest) => [finger, ...rest]));
-}
-
-/** Whether a hand holds keys within its comfortable limits. */
-export function isAtEase(answer: KeysAnswer): boolean {
-  return answer.kind === "held" && answer.placement.strain <= COMFORT;
 }
