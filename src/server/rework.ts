@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drain } from "@/core/drain";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
-import { fingering, latticesOf, notesAsked, type Study } from "@/core/fingering/study";
+import { fingering, handsPlaying, latticesOf, notesAsked, type Study } from "@/core/fingering/study";
 import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import { handOf, playedNotes } from "@/core/passage/passage";
@@ -29,13 +29,20 @@ export async function reworkOptions(
   for (const { id, pins, digits } of data.options) {
     const kept = standing(study, { ...without(digits, changed), ...pins });
     const [best] = drain(fingering(lattices, kept, 1));
-    if (best) await rework(db, id, best);
+    if (best) await rework(db, id, { ...ofRestingHands(study, digits), ...best });
   }
   return { ok: true, value: await fingeringsOf(db, passageId) };
 }
 
 function without(digits: Fingering, changed: ReadonlySet<string>): Fingering {
   return Object.fromEntries(Object.entries(digits).filter(([note]) => !changed.has(note)));
+}
+
+/** Digits of a hand that is out of use wait for it, untouched. */
+function ofRestingHands(study: Study, digits: Fingering): Fingering {
+  const playing = handsPlaying(study);
+  const waiting = playedNotes(study.passage).filter((note) => !playing.includes(handOf(note, study.passage)));
+  return Object.fromEntries(waiting.flatMap(({ id }) => (id in digits ? [[id, digits[id]!]] : [])));
 }
 
 /** The digits that can still be kept to: of notes that are played, by fingers that are not resting. */

@@ -15,6 +15,7 @@ import { addPassage, passageData } from "@/server/passages";
 import { importPiece } from "@/server/pieces";
 import { player } from "@/server/player";
 import { chooseRemedies, RemediesAsked } from "@/server/remedies";
+import { reworkOptions } from "@/server/rework";
 import { endRest, RestAsked, startRest } from "@/server/rests";
 import { surveyData } from "@/server/survey";
 
@@ -190,6 +191,21 @@ describe("remedies chosen", () => {
     expect(new TextDecoder().decode((await exportOption(db, option!.id))!.bytes)).toContain('parentheses="yes"');
     await chooseRemedies(db, { passageId, notes: { [LOW]: null } });
     expect((await data()).study.passage.remedies).toEqual({});
+  });
+
+  it("worked out anew, leave the digits of a resting hand and of unchanged notes as they were", async () => {
+    const before = (await data()).options[0]!;
+    const all = { id: randomUUID(), side: "right", fingers: [1, 2, 3, 4, 5], reason: "x", reviewOn: "2999-01-01" };
+    const { id } = all;
+    await startRest(db, RestAsked.parse(all));
+    const waiting = await reworkOptions(db, { passageId });
+    await endRest(db, { id, ended: true });
+    expect(waiting.ok && waiting.value[0]!.digits).toEqual(before.digits);
+    const resting = { ...all, id: randomUUID(), fingers: [before.digits["b1-s1-v1-n5" as NoteId]!] };
+    await startRest(db, RestAsked.parse(resting));
+    const anew = await reworkOptions(db, { passageId });
+    await endRest(db, { id: resting.id, ended: true });
+    expect(anew.ok && Object.values(anew.value[0]!.digits)).not.toContain(resting.fingers[0]);
   });
 
   it("are refused for notes that are not there, and in shapes that make no sense", async () => {

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import type { Fingering } from "@/core/fingering/fingering";
-import type { Study } from "@/core/fingering/study";
+import { handsPlaying, type Study } from "@/core/fingering/study";
 import { handOf, playedNotes } from "@/core/passage/passage";
 import { workOutAnew } from "@/server/actions";
 import type { OptionData, RestData } from "@/server/types";
@@ -23,9 +23,10 @@ interface Props {
 export function RestingNotice({ passageId, study, rests, fingering, onOptions }: Props) {
   const [busy, setBusy] = useState(false);
   if (rests.length === 0) return null;
+  const playing = handsPlaying(study);
   const used = playedNotes(study.passage).filter((note) => {
-    const finger = fingering[note.id];
-    return finger && study.hands[handOf(note, study.passage)].resting.includes(finger);
+    const [finger, side] = [fingering[note.id], handOf(note, study.passage)];
+    return finger && playing.includes(side) && study.hands[side].resting.includes(finger);
   }).length;
   const anew = async (): Promise<void> => {
     setBusy(true);
@@ -42,6 +43,7 @@ export function RestingNotice({ passageId, study, rests, fingering, onOptions }:
           at again on {dayText(rest.reviewOn)}.
         </p>
       ))}
+      {playing.length === 0 && <p>Nothing here is for a hand that plays: the passage waits, as it was left.</p>}
       {used > 0 && (
         <p className="flex items-center justify-between gap-2">
           This option uses resting fingers on {used} {used === 1 ? "note" : "notes"}.

@@ -22,27 +22,28 @@ interface Props {
 
 const HEIGHT = 30;
 const BAR = 9;
+/** px more for a lane that has digits written over its bars. */
+const ROOM_FOR_DIGITS = 12;
+/** px between the bars of a rolled chord, whose notes stand over one another. */
+const ROLLED_STEP = 6;
 
 /** A band under the line for each option: the more strain at an onset, the higher and the warmer. */
 export function StrainLanes({ places, steps, lanes, selected, onSelect }: Props) {
-  const shown = steps.flatMap((step) => {
-    const xs = step.notes.flatMap((id) => places.notes.get(id)?.x ?? []);
-    return xs.length === 0 ? [] : [{ step, x: xs.reduce((sum, x) => sum + x, 0) / xs.length }];
-  });
+  const shown = stepsShown(places, steps);
   return (
     <div className="mb-2">
       {lanes.map((lane) => (
         <svg
           key={lane.name}
           width={places.width}
-          height={HEIGHT}
+          height={heightOf(lane)}
           className="block overflow-visible"
           role="img"
           aria-label={`Strain of option ${lane.name}, onset by onset`}
         >
           <text
             x={2}
-            y={HEIGHT - 3}
+            y={heightOf(lane) - 3}
             fontSize={12}
             fontFamily="var(--font-serif)"
             fontStyle="italic"
@@ -50,7 +51,13 @@ export function StrainLanes({ places, steps, lanes, selected, onSelect }: Props)
           >
             {lane.name}
           </text>
-          <line x1={16} x2={places.width} y1={HEIGHT - 0.5} y2={HEIGHT - 0.5} stroke="var(--hairline)" />
+          <line
+            x1={16}
+            x2={places.width}
+            y1={heightOf(lane) - 0.5}
+            y2={heightOf(lane) - 0.5}
+            stroke="var(--hairline)"
+          />
           {shown.map(({ step, x }) => (
             <Bar
               key={step.notes[0]}
@@ -67,6 +74,27 @@ export function StrainLanes({ places, steps, lanes, selected, onSelect }: Props)
   );
 }
 
+function heightOf({ written }: Lane): number {
+  return written.size > 0 ? HEIGHT + ROOM_FOR_DIGITS : HEIGHT;
+}
+
+/** Where each step of this line stands. */
+function stepsShown(
+  places: LinePlaces,
+  steps: readonly Step[],
+): readonly { readonly step: Step; readonly x: number }[] {
+  const shown: { step: Step; x: number }[] = [];
+  for (const step of steps) {
+    const xs = step.notes.flatMap((id) => places.notes.get(id)?.x ?? []);
+    if (xs.length === 0) continue;
+    const x = xs.reduce((sum, each) => sum + each, 0) / xs.length;
+    const before = shown.at(-1);
+    const goesOn = before?.step.at === step.at && before.x >= x;
+    shown.push({ step, x: goesOn ? before.x + ROLLED_STEP : x });
+  }
+  return shown;
+}
+
 function Bar({
   x,
   lane,
@@ -80,6 +108,7 @@ function Bar({
   selected: boolean;
   onSelect: (note: NoteId) => void;
 }) {
+  const base = heightOf(lane) - 1;
   const strain = Math.max(...step.notes.map((id) => lane.judged.notes[id]?.strain ?? 0));
   const height = Math.max(1.5, heightShare(strain) * (HEIGHT - 4));
   const other = step.notes.filter((id) => lane.written.has(id)).map((id) => lane.judged.fingering[id] ?? "–");
@@ -90,22 +119,22 @@ function Bar({
         x={x - 9}
         y={0}
         width={18}
-        height={HEIGHT}
+        height={base + 1}
         fill={selected ? "var(--velvet)" : "transparent"}
         opacity={selected ? 0.12 : 1}
       />
-      <rect x={x - BAR / 2} y={HEIGHT - 1 - height} width={BAR} height={height} fill={TONE_COLOUR[toneOf(strain)]} />
+      <rect x={x - BAR / 2} y={base - height} width={BAR} height={height} fill={TONE_COLOUR[toneOf(strain)]} />
       {other.length > 0 && (
         <text
           x={x}
-          y={HEIGHT - 5 - height}
+          y={base - 4 - height}
           textAnchor="middle"
           fontSize={11}
           fontFamily="var(--font-serif)"
           fontStyle="italic"
           fill="var(--ink)"
         >
-          {other.join(" ")}
+          {other.join("")}
         </text>
       )}
     </g>
