@@ -1,4 +1,4 @@
-import type { PlacementCauses } from "@/core/placement/evaluate";
+import type { PlacementCauses } from "@/core/placement/causes";
 import type { Way } from "@/core/placement/ways";
 
 const SHAPES = { natural: "curved fingers", curled: "curled fingers", flat: "flat fingers" } as const;

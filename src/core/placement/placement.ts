@@ -1,7 +1,7 @@
 import type { Finger } from "../hand/finger";
 import type { Point, Wrist } from "../hand/pose";
 import type { Pitch } from "../keyboard/pitch";
-import type { Demand, PlacementCauses } from "./evaluate";
+import type { Demand, PlacementCauses } from "./causes";
 import type { Part } from "./spots";
 import type { Shape, Tilt, Way } from "./ways";
 
