@@ -3,9 +3,9 @@ import { parseArgs } from "node:util";
 import { z } from "zod";
 import { optionName } from "@/core/fingering/options";
 import { bestFingerings, judge, notesAsked, type Study } from "@/core/fingering/study";
+import { studyOf } from "@/core/fingering/study-data";
 import { reasonForNone } from "@/core/fingering/reasons";
 import type { Finger } from "@/core/hand/finger";
-import { handOfRulerSpan } from "@/core/hand/hand";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
 import type { Note } from "@/core/passage/note";
 import { handOf, TEMPO_RANGE } from "@/core/passage/passage";
@@ -85,15 +85,15 @@ function fingerFile(file: string, wishes: Wishes): object {
   if (!read.ok) return { file, error: read.issues.map(wording).join(" ") };
   const part = pianoPart(read.value);
   const passage = passageFrom(part, 1, part.bars.length, wishes.hand);
-  const study: Study = {
+  const study = studyOf({
     passage,
     hands: {
-      right: handOfRulerSpan("right", wishes["span-right"]),
-      left: handOfRulerSpan("left", wishes["span-left"]),
+      right: { measured: { rulerSpan: wishes["span-right"] }, resting: [] },
+      left: { measured: { rulerSpan: wishes["span-left"] }, resting: [] },
     },
-    instrument: FULL_SIZE,
+    octaveWidth: FULL_SIZE.octaveWidth,
     manner: { tempo: wishes.tempo ?? part.tempo ?? USUAL_TEMPO, touch: "legato", pedal: false },
-  };
+  });
   return { file, ...listing(study, wishes.options) };
 }
 

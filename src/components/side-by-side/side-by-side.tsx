@@ -100,6 +100,7 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
             steps={view.steps}
             layers={layers}
             lanes={lanes}
+            remedies={data.study.passage.remedies}
             selected={selected}
             onSelect={choose}
           />
