@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { explain } from "@/cli/explain";
 import { finger } from "@/cli/finger";
 import { noteXml, scoreXml } from "./support/musicxml";
 
@@ -77,6 +78,23 @@ describe("velvet -- finger", () => {
     for (const { reason } of none) expect(reason).toMatch(/\.$/);
   });
 
+  it("keeps to pins", () => {
+    const pinned = run(scale, "--hand", "right", "--pin", "b1-s1-v1-n1=2", "--pin", "b1-s1-v1-n4=5");
+    const fingers = pinned.lines[0]!.options[0]!.fingering.map((f) => f.finger);
+    expect([fingers[0], fingers[3]]).toEqual([2, 5]);
+  });
+
+  it("sweeps the tempo and says where the order of the options changes", () => {
+    const repeated = scoreXml([Array.from({ length: 8 }, () => noteXml("C4", { length: 3 })).join("")]);
+    const [line] = run(file("same.xml", repeated), "--hand", "right", "--options", "4", "--sweep", "40:200").lines;
+    const { sweep } = line as unknown as {
+      sweep: { tempos: number[]; curves: { strain: number[] }[]; flips: { tempo: number }[] };
+    };
+    expect(sweep.tempos).toHaveLength(161);
+    expect(sweep.curves.map((c) => c.strain.length)).toEqual([161, 161, 161, 161]);
+    for (const { tempo } of sweep.flips) expect(tempo).toBeGreaterThan(40);
+  });
+
   it("tells errors in the line of their file and does the others", () => {
     const { code, lines } = run(
       file("torn.xml", "<score-partwise>"),
@@ -96,10 +114,47 @@ describe("velvet -- finger", () => {
     [["--tempo", "0", "--hand", "left"]],
     [["--span-right", "20", "--hand", "left"]],
     [["--wide", "yes"]],
+    [["--hand", "right", "--pin", "b1-s1-v1-n1=7"]],
+    [["--hand", "right", "--pin", "b9-s1-v1-n1=2"]],
+    [["--hand", "right", "--sweep", "160:60"]],
     [[]],
   ])("refuses a command that makes no sense: %p", (args) => {
     const { code, lines } = run(...(args.length > 0 ? [scale, ...args] : ["--hand", "left"]));
     expect(code).toBe(1);
     expect(lines[0]!.error!.length).toBeGreaterThan(10);
+  });
+});
+
+describe("velvet -- explain", () => {
+  const explained = (...args: string[]) => {
+    const lines: unknown[] = [];
+    const code = explain(args, (line) => lines.push(JSON.parse(line)));
+    return { code, line: lines[0] as Explained };
+  };
+  interface Explained {
+    readonly strain: number;
+    readonly notes: { finger: number; from: string; strain: number; causes: { strain: number; words: string }[] }[];
+  }
+
+  it("prints the causes of the digits in the file, and of what is worked out around them", () => {
+    const given = scoreXml([
+      noteXml("C4", { notations: "<notations><technical><fingering>4</fingering></technical></notations>" }) +
+        noteXml("D4") +
+        noteXml("E4") +
+        noteXml("F4"),
+    ]);
+    const { code, line } = explained(file("given.xml", given), "--hand", "right", "--pin", "b1-s1-v1-n3=5");
+    expect(code).toBe(0);
+    expect(line.notes.map((n) => n.from)).toEqual(["printed", "worked out", "pin", "worked out"]);
+    expect([line.notes[0]!.finger, line.notes[2]!.finger]).toEqual([4, 5]);
+    for (const { strain, causes } of line.notes)
+      expect(causes.reduce((sum, c) => sum + c.strain, 0)).toBeCloseTo(strain, 1);
+    const mean = line.notes.reduce((sum, n) => sum + n.strain, 0) / line.notes.length;
+    expect(mean).toBeCloseTo(line.strain, 1);
+  });
+
+  it("refuses what finger refuses", () => {
+    expect(explained(scale, "--hand", "third").code).toBe(1);
+    expect(explained("--hand", "right").code).toBe(1);
   });
 });

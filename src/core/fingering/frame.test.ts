@@ -104,3 +104,27 @@ describe("a lattice kept between searches", () => {
     expect(pinned).toBe(240);
   });
 });
+
+describe("steps met before", () => {
+  it("cost the same when they are taken from what is known as when they are laid out anew", () => {
+    const random = seeded(123);
+    // Figures that return in other octaves, with other rhythms between them and now and then a held note.
+    for (let trial = 0; trial < 12; trial++) {
+      const side = random.pick(["right", "left"] as const);
+      const figure = Array.from({ length: 4 }, () => random.whole(52, 60));
+      const notes = Array.from({ length: 6 }, (_, turn) =>
+        figure.map((key, i) =>
+          note(`t${turn}n${i}`, key + 12 * (turn % 3), String(4 * turn + i), random.chance(0.1) ? "3" : "1"),
+        ),
+      ).flat();
+      const task = taskOf(passage(notes, side), side, 195);
+      const [known, anew] = [latticeOf(task), latticeOf(task, new Int8Array(task.line.strokes.length))];
+      for (const { index } of task.line.onsets) {
+        const [a, b] = [known.layer(index), anew.layer(index)];
+        expect([...a.pair]).toEqual([...b.pair].map((cost) => expect.closeTo(cost, 9) as number));
+        expect([...a.triple]).toEqual([...b.triple].map((cost) => expect.closeTo(cost, 9) as number));
+        expect(a.frames.map((f) => f.centre)).toEqual(b.frames.map((f) => expect.closeTo(f.centre, 9) as number));
+      }
+    }
+  });
+});

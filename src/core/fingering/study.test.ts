@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { note, passage, randomPassage } from "../../../tests/support/passages";
 import { seeded } from "../../../tests/support/seeded";
 import { fingered, studyOfKeys, studyOn } from "../../../tests/support/studies";
+import { FINGERS } from "../hand/finger";
 import { drain } from "../drain";
 import type { NoteId } from "../passage/note";
 import { findingFirstOptions } from "./first-options";
@@ -59,9 +60,15 @@ describe("a study", () => {
     const wide = studyOfKeys([[48, 55, 64, 72]]);
     const [best] = bestFingerings(wide, {}, 1);
     const missing = notesAsked(wide).find((id) => best![id] === null)!;
-    expect(reasonForNone(wide, missing)).toMatch(/cannot hold this chord: its widest opening is 187 mm/);
+    expect(reasonForNone(wide, missing)).toBe(
+      "The right hand cannot hold these keys together: 1 and 5 are 122 mm short.",
+    );
     const many = studyOfKeys([[60, 62, 64, 65, 67, 69]]);
     expect(reasonForNone(many, notesAsked(many)[0]!)).toMatch(/strikes 6 keys here and has 5 fingers/);
+    const idle = { ...many, hands: { ...many.hands, right: { ...many.hands.right, resting: FINGERS } } };
+    expect(notesAsked(idle)).toEqual([]);
+    expect(reasonForNone(idle, notesAsked(many)[0]!)).toBe("Every finger of the right hand is resting.");
+    expect(bestFingerings(idle, {}, 3)).toEqual([{}]);
   });
 
   it("answers the same passage the same way every time", () => {

@@ -1,7 +1,9 @@
 import { candidatesFor, type Candidate, type PinnedDigits } from "../candidates";
 import { frameAfter, type Frame } from "../frame";
+import type { Onset } from "../../passage/line";
 import type { Task } from "../task";
 import { costsOf, type Costs } from "./costs";
+import { knownSteps, MOST_KEPT } from "./known-steps";
 
 /**
  * The frames possible at one onset, the states that end in them, and what each step costs.
@@ -31,38 +33,62 @@ export interface Lattice {
 }
 
 /** @param pins fingers that every layer is confined to; none for a lattice that serves all pins */
-export function latticeOf(task: Task, pins: PinnedDigits = new Int8Array(task.line.strokes.length)): Lattice {
+export function latticeOf(task: Task, pins?: PinnedDigits): Lattice {
+  const { onsets, strokes } = task.line;
   const layers: Layer[] = [];
   const costs = costsOf(task);
+  const known = pins ? null : knownSteps();
+  const confined = pins ?? new Int8Array(strokes.length);
   return {
     task,
     layer(index) {
-      while (layers.length <= index) {
-        const at = layers.length;
-        layers.push(nextLayer(layers[at - 1] ?? null, layers[at - 2] ?? null, at, task, pins, costs));
-      }
+      while (layers.length <= index) layers.push(next());
       return layers[index]!;
     },
   };
+
+  function next(): Layer {
+    const index = layers.length;
+    const onset = onsets[index]!;
+    const candidates = candidatesFor(onset, confined, task);
+    const playable = candidates.every((c) => c.struck.length > 0);
+    const key = playable ? (known?.keyFor(layers, onsets, index, 3) ?? null) : null;
+    const met = key === null ? undefined : known!.steps.get(key);
+    if (met !== undefined) {
+      const frames = candidates.map(({ struck, leftOut }) => frameAfter(null, onset, struck, leftOut, task));
+      return { ...met, frames, candidates };
+    }
+    const pairKey = playable && index > 0 ? (known?.keyFor(layers, onsets, index, 2) ?? null) : null;
+    const pairs = pairKey === null ? undefined : known!.pairs.get(pairKey);
+    const layer = laidOut(layers[index - 1] ?? null, layers[index - 2] ?? null, onset, candidates, task, costs, pairs);
+    const { from, by, ending, pair, triple, tripleStart } = layer;
+    keep(known?.steps, key, { from, by, ending, pair, triple, tripleStart });
+    keep(known?.pairs, pairKey, pair);
+    return layer;
+  }
 }
 
-function nextLayer(
+function keep<T>(kept: Map<string, T> | undefined, key: string | null, value: T): void {
+  if (kept !== undefined && key !== null && kept.size < MOST_KEPT) kept.set(key, value);
+}
+
+/** @param pairs what the causes that look at one frame or two cost, where that is known */
+function laidOut(
   prior: Layer | null,
   beforePrior: Layer | null,
-  index: number,
+  onset: Onset,
+  candidates: readonly Candidate[],
   task: Task,
-  pins: PinnedDigits,
   costs: Costs,
+  pairs: Float64Array | undefined,
 ): Layer {
-  const onset = task.line.onsets[index]!;
-  const candidates = candidatesFor(onset, pins, task);
   const froms: readonly (Frame | null)[] = prior === null ? [null] : prior.frames;
   const count = froms.length * candidates.length;
   const frames: Frame[] = [];
   const ending: number[][] = [];
   const known = new Map<string | number, number>();
   const [from, by, tripleStart] = [new Int32Array(count), new Int32Array(count), new Int32Array(count)];
-  const pair = new Float64Array(count);
+  const pair = pairs ?? new Float64Array(count);
   const triple = new Float64Array(
     prior === null ? 0 : prior.ending.reduce((sum, states) => sum + states.length, 0) * candidates.length,
   );
@@ -75,7 +101,7 @@ function nextLayer(
       by[state] = c;
       endIn(frame, c, state);
       costs.enter(frame, froms[f] as Frame | null);
-      pair[state] = costs.pair() + (prior === null ? costs.triple(null) : 0);
+      if (pairs === undefined) pair[state] = costs.pair() + (prior === null ? costs.triple(null) : 0);
       tripleStart[state] = filled;
       for (const before of prior?.ending[f] ?? [])
         triple[filled++] = costs.triple(beforePrior?.frames[prior!.from[before]!] ?? null);
