@@ -29,6 +29,15 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     },
   ],
   [
+    "Ways out",
+    async (page) => {
+      await page.goto("/");
+      await page.getByRole("link", { name: /Chords at the gate/ }).click();
+      await engraved(page);
+      await expect(page.getByRole("button", { name: /^Choose: Roll it/ }).first()).toBeVisible();
+    },
+  ],
+  [
     "Side by side",
     async (page) => {
       await page.goto((await demoPassage(page)).replace("/bench/", "/side-by-side/"));

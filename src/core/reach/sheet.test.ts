@@ -42,10 +42,12 @@ describe("the reach sheet", () => {
     );
   });
 
-  it("goes the other way along the keys for the left hand", () => {
-    const left = sheetOf(200, "white-black", "left");
-    expect(left[3]!.cells.every((c) => !c || c.keys[1] < c.keys[0])).toBe(true);
-    expect(left[3]!.cells[6]!.grade).toBe("relaxed");
+  it("is the same for the left hand, on the mirror image of the keys", () => {
+    for (const colours of KEY_COLOURS) {
+      const [left, right] = [sheetOf(200, colours, "left"), sheetOf(200, colours, "right")];
+      expect(hardness(left)).toEqual(hardness(right));
+      expect(left[3]!.cells.every((c) => !c || c.keys[1] < c.keys[0])).toBe(true);
+    }
   });
 
   it("answers nothing for a resting finger", () => {

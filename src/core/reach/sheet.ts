@@ -1,4 +1,5 @@
-import { isBlack, pitch, type Pitch } from "../keyboard/pitch";
+import type { Side } from "../hand/finger";
+import { isBlack, pitch, reflect, type Pitch } from "../keyboard/pitch";
 import { PAIRS, type Pair } from "../hand/pair";
 import { gradeOf, type Grade } from "../placement/grade";
 import type { Allowed, Placement } from "../placement/placement";
@@ -57,7 +58,7 @@ export function reachSheet(
   return PAIRS.map((pair) => ({
     pair,
     cells: Array.from({ length: SHEET_SEMITONES }, (_, i): SheetCell | null => {
-      const keys = keysFor(i + 1, colours, hand.side === "right" ? 1 : -1);
+      const keys = keysFor(i + 1, colours, hand.side);
       if (!keys || pair.some((finger) => hand.resting.includes(finger))) return null;
       const holds = pair.map((finger, at) => ({ finger, key: keys[at]! }));
       const placement = solvePlacement(hand, instrument, holds, allowed);
@@ -66,12 +67,16 @@ export function reachSheet(
   }));
 }
 
-/** The first two keys about the middle of the keyboard that lie so far apart and have these colours. */
-function keysFor(semitones: number, colours: KeyColours, direction: 1 | -1): readonly [Pitch, Pitch] | null {
+/** Reflecting about this D keeps black and white apart. */
+const MIRROR = pitch(62);
+
+/** The first two keys about the middle of the keyboard that lie so far apart and have these colours; mirrored for the left. */
+function keysFor(semitones: number, colours: KeyColours, side: Side): readonly [Pitch, Pitch] | null {
   const [first, second] = colours.split("-").map((colour) => colour === "black") as [boolean, boolean];
   for (let key = 60; key < 72; key++) {
-    const [from, to] = [pitch(key), pitch(key + direction * semitones)];
-    if (isBlack(from) === first && isBlack(to) === second) return [from, to];
+    const [from, to] = [pitch(key), pitch(key + semitones)];
+    if (isBlack(from) !== first || isBlack(to) !== second) continue;
+    return side === "right" ? [from, to] : [reflect(from, MIRROR), reflect(to, MIRROR)];
   }
   return null;
 }
