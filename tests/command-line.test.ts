@@ -153,6 +153,16 @@ describe("velvet -- explain", () => {
     expect(mean).toBeCloseTo(line.strain, 1);
   });
 
+  it("cuts the passage into positions and names the joins", () => {
+    const octave = scoreXml([
+      ["C4", "D4", "E4", "F4", "G4", "A4", "B4", "C5"].map((p) => noteXml(p, { length: 6 })).join(""),
+    ]);
+    const { line } = explained(file("octave.xml", octave), "--hand", "right", "--pin", "b1-s1-v1-n4=1");
+    const { positions } = line as unknown as { positions: { notes: string[]; join: { kind: string } | null }[] };
+    expect(positions.map((p) => p.join?.kind ?? null)).toEqual([null, "thumb pass"]);
+    expect(positions.flatMap((p) => p.notes)).toHaveLength(8);
+  });
+
   it("refuses what finger refuses", () => {
     expect(explained(scale, "--hand", "third").code).toBe(1);
     expect(explained("--hand", "right").code).toBe(1);

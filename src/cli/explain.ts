@@ -1,4 +1,5 @@
 import { printedDigits } from "@/core/fingering/first-options";
+import { positionsOf } from "@/core/fingering/positions";
 import { bestFingerings, judge, type Study } from "@/core/fingering/study";
 import { handOf } from "@/core/passage/passage";
 import { eachFile, notesInOrder, rounded } from "./file-study";
@@ -20,6 +21,11 @@ function explanation(study: Study, wishes: Wishes): object {
   return {
     strain: rounded(judged.strain),
     peak: judged.peak && { note: judged.peak.note, strain: rounded(judged.peak.strain) },
+    positions: positionsOf(study, fingering!).map(({ side, notes, join }) => ({
+      hand: side,
+      notes,
+      join: join && { kind: join.kind, mm: rounded(join.mm), ms: rounded(join.ms) },
+    })),
     notes: notesInOrder(study).map((note) => ({
       note: note.id,
       midi: note.pitch,
