@@ -47,7 +47,7 @@ await page
   .getByRole("button", { name: /^Choose: Roll it upward/ })
   .first()
   .waitFor();
-await take("ways-out");
+await take("remedies");
 await open(/Tune held over the leaves/);
 await engraved(page);
 await press(page, ["ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight"]);

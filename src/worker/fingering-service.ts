@@ -18,7 +18,7 @@ export interface FingeringService {
   firstOptions(onProgress: (progress: Progress) => void): Promise<Searched<readonly FirstOption[]>>;
   /** The best fingering with these pins. */
   around(pins: Pins): Promise<Searched<Fingering>>;
-  /** Every way out of what a hand cannot hold when a note is struck; see core/reach. */
+  /** Every remedy for what a hand cannot hold when a note is struck; see core/reach. */
   remedies(note: NoteId, allows: Allowances): Promise<readonly RemedyTried[]>;
   stop(): void;
 }

@@ -29,7 +29,7 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     },
   ],
   [
-    "Ways out",
+    "Remedies",
     async (page) => {
       await page.goto("/");
       await page.getByRole("link", { name: /Chords at the gate/ }).click();

@@ -7,9 +7,9 @@ const chord = (...pitches: string[]) => pitches.map((p, i) => noteXml(p, { chord
 /** A chord beyond this hand, then three notes. */
 const GATE = scoreXml([chord("A3", "E4", "A4", "E5") + ["C5", "D5", "E5"].map((p) => noteXml(p)).join("")]);
 
-test("a way out is chosen, stands on the score, is played, exported and undone", async ({ page }) => {
+test("a remedy is chosen, stands on the score, is played, exported and undone", async ({ page }) => {
   await openOnBench(page, { title: "Beyond", bars: [1, 1], text: GATE });
-  const ways = page.getByRole("region", { name: "Ways out" });
+  const ways = page.getByRole("region", { name: "Remedies" });
   await expect(ways.getByRole("heading")).toContainText(/Out of reach: 1 and 5 are \d+ mm short/);
   expect(Object.values(await digitsShown(page))).toContain("–");
   const upward = ways.getByRole("button", { name: /^Choose: Roll it upward.*ending on the beat/ });

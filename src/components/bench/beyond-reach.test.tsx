@@ -27,10 +27,10 @@ const GATE = () => studyOfKeys([[57, 64, 69, 76], 72], "right", { tempo: 60 }, 1
 
 beforeEach(() => jest.resetAllMocks());
 
-describe("ways out", () => {
+describe("remedies", () => {
   it("are not spoken of where the hand holds what is written", () => {
     show(studyOfKeys([[60, 64, 67]]));
-    expect(screen.queryByRole("region", { name: "Ways out" })).toBeNull();
+    expect(screen.queryByRole("region", { name: "Remedies" })).toBeNull();
   });
 
   it("are listed where it does not, each with what it loses", async () => {

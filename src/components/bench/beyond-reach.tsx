@@ -14,7 +14,7 @@ import { remedy } from "@/server/actions";
 import type { OptionData } from "@/server/types";
 import { RemedySign } from "../score/remedy-sign";
 import { Button } from "../ui/button";
-import { useWaysOut } from "./use-ways-out";
+import { useRemedies } from "./use-remedies";
 
 interface Props {
   readonly passageId: string;
@@ -27,11 +27,11 @@ interface Props {
 
 type Choice = Readonly<Record<NoteId, NoteRemedy | null>>;
 
-/** Where a hand cannot hold what is written, or only with strain: the ways out, least lost first. */
+/** Where a hand cannot hold what is written, or only with strain: the remedies, least lost first. */
 export function BeyondReach({ passageId, study, note, allows, onOptions }: Props) {
   const chosen = note ? remediesAt(study.passage, note) : {};
   const hasChosen = Object.keys(chosen).length > 0;
-  const { predicament, ways } = useWaysOut(study, note, allows, hasChosen);
+  const { predicament, tried } = useRemedies(study, note, allows, hasChosen);
   if (!predicament) return null;
   const lifted: Choice = Object.fromEntries(Object.keys(chosen).map((id) => [id, null]));
   const choose = async (notes: Choice, said: string, back: Choice | null): Promise<void> => {
@@ -45,7 +45,7 @@ export function BeyondReach({ passageId, study, note, allows, onOptions }: Props
     void choose({ ...lifted, ...way.notes }, `Here: ${remedyLabel(way.kind)}.`, { ...lift, ...chosen });
   };
   return (
-    <section aria-label="Ways out" className="border-t border-hairline pt-2 text-sm">
+    <section aria-label="Remedies" className="border-t border-hairline pt-2 text-sm">
       <h2 className="font-serif text-lg">{titleOf(predicament, hasChosen)}</h2>
       {hasChosen && (
         <p className="flex items-center justify-between gap-2">
@@ -53,10 +53,10 @@ export function BeyondReach({ passageId, study, note, allows, onOptions }: Props
           <Button onClick={() => void choose(lifted, "As written again.", chosen)}>As written</Button>
         </p>
       )}
-      {ways === null && <p className="text-soft">Looking for ways out…</p>}
-      {ways?.length === 0 && <p>No way out that you allow helps here.</p>}
+      {tried === null && <p className="text-soft">Looking for remedies…</p>}
+      {tried?.length === 0 && <p>No remedy that you allow helps here.</p>}
       <ol>
-        {ways?.map((way) => (
+        {tried?.map((way) => (
           <li
             key={way.words}
             className="grid grid-cols-[1.5rem_1fr_auto] items-start gap-x-2 border-b border-hairline py-1.5"
@@ -86,7 +86,7 @@ function handIn({ notes }: RemedyTried): Side {
 }
 
 function titleOf({ answer, side }: Predicament, hasChosen: boolean): string {
-  if (answer.kind === "held") return hasChosen ? "A way out is chosen" : `Strained for the ${side} hand`;
+  if (answer.kind === "held") return hasChosen ? "A remedy is chosen" : `Strained for the ${side} hand`;
   if (answer.keys > answer.free) return `${answer.keys} keys for ${answer.free} fingers`;
   const short = answer.nearest?.short;
   return short

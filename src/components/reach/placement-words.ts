@@ -1,7 +1,7 @@
 import type { PlacementCauses } from "@/core/placement/causes";
 import type { Way } from "@/core/placement/ways";
 
-const SHAPES = { natural: "curved fingers", curled: "curled fingers", flat: "flat fingers" } as const;
+const SHAPES = { natural: "natural fingers", curled: "curled fingers", flat: "flat fingers" } as const;
 
 /** "with flat fingers, leaning". */
 export function shapeInWords({ shape, tilt }: Way): string {

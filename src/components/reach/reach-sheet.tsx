@@ -61,7 +61,7 @@ export function ReachSheet({ data }: { data: HandsData }) {
           value={shape}
           options={[
             ["any", "Any shape"],
-            ["natural", "Curved"],
+            ["natural", "Natural"],
             ["curled", "Curled"],
             ["flat", "Flat"],
           ]}

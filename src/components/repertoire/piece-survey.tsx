@@ -110,7 +110,7 @@ function Verdict({ own, other, width, otherWidth }: VerdictProps) {
       </p>
       {helped.length > 0 && (
         <p className="text-soft">
-          Ways out: {helped.map(([kind, count]) => `${remedyLabel(kind)} helps ${count}`).join(", ")}.
+          Remedies: {helped.map(([kind, count]) => `${remedyLabel(kind)} helps ${count}`).join(", ")}.
         </p>
       )}
     </div>
@@ -168,5 +168,5 @@ function Places({ places, onBar }: { places: readonly PlaceSurveyed[]; onBar: (b
 function said({ grade, short, strain, remedies }: PlaceSurveyed): string {
   if (grade !== "out-of-reach") return `${GRADE_NAMES[grade]}, strain ${Math.round(strain)}`;
   const by = short === null ? GRADE_NAMES[grade] : `${Math.ceil(short)} mm short`;
-  return remedies.length > 0 ? `${by}; ${remedies.map(remedyLabel).join(", ")}` : `${by}; no way out that you allow`;
+  return remedies.length > 0 ? `${by}; ${remedies.map(remedyLabel).join(", ")}` : `${by}; no remedy that you allow`;
 }

@@ -58,7 +58,7 @@ export function spansOf(measured: HandMeasured): Readonly<Record<PairName, Spans
   const hand = handOf("right", measured);
   const doubt = ratiosOf(measured).doubt;
   const of = ([a, b]: readonly [Finger, Finger]): Spans => {
-    const given = given15(measured)[pairName(a, b)] ?? {};
+    const given = withRuler(measured)[pairName(a, b)] ?? {};
     const { widestComfortable, widestPractical } = limitsOf(hand, a, b);
     const own = given.comfortable !== undefined || given.widest !== undefined ? ESTIMATE.ownDoubt : doubt;
     return {
@@ -84,7 +84,7 @@ function figure(mm: number, measured: boolean, doubt: number): Figure {
 }
 
 /** Pairs measured, the ruler standing in for the widest of 1 and 5. */
-function given15({ pairs = {}, rulerSpan }: HandMeasured): Readonly<Partial<Record<PairName, PairMeasured>>> {
+function withRuler({ pairs = {}, rulerSpan }: HandMeasured): Readonly<Partial<Record<PairName, PairMeasured>>> {
   if (rulerSpan === undefined || pairs["1-5"]?.widest !== undefined) return pairs;
   return { ...pairs, "1-5": { ...pairs["1-5"], widest: rulerSpan - HAND.rulerToKeySpan } };
 }
@@ -92,7 +92,7 @@ function given15({ pairs = {}, rulerSpan }: HandMeasured): Readonly<Partial<Reco
 /** How this hand compares with the published one, pair by pair and in the mean. */
 function ratiosOf(measured: HandMeasured): { of(a: Finger, b: Finger): number; readonly doubt: number } {
   const known = new Map<PairName, number>();
-  const pairs = given15(measured);
+  const pairs = withRuler(measured);
   for (const [a, b, , , , , comfortable, widest] of PUBLISHED_PROPORTIONS) {
     const given = pairs[pairName(a, b)];
     const ratios: number[] = [];
@@ -187,7 +187,7 @@ function orderProblems({ rulerSpan, pairs = {} }: HandMeasured): Problem[] {
 
 /** A pair cannot open more than a pair that has it between its fingers. */
 function nestingProblems(measured: HandMeasured): Problem[] {
-  const pairs = given15(measured);
+  const pairs = withRuler(measured);
   return PAIRS.flatMap(([a, b]) =>
     PAIRS.flatMap(([c, d]) => {
       const [inner, outer] = [pairs[pairName(a, b)]?.widest, pairs[pairName(c, d)]?.widest];

@@ -13,7 +13,7 @@ import { REMEDIES } from "./remedies";
 import { holdKeys } from "../placement/hold";
 import type { Proposal } from "./remedy";
 
-/** A way out that was tried: the passage changed, its hand placed, its fingering solved and priced. */
+/** A remedy that was tried: the passage changed, its hand placed, its fingering solved and priced. */
 export interface RemedyTried extends Proposal {
   /** The hand on what is left for it to hold at once; null where the keys are struck one by one. */
   readonly placement: Held | null;
@@ -27,7 +27,7 @@ export interface RemedyTried extends Proposal {
 const AROUND = 4;
 
 /**
- * Every way out of what a hand cannot hold when a note is struck, least lost first and by strain where as much
+ * Every remedy for what a hand cannot hold when a note is struck, least lost first and by strain where as much
  * is lost. One that still leaves a note that no finger plays, there or nearby, is not listed. A remedy chosen
  * earlier for the same notes gives way.
  */
@@ -36,8 +36,8 @@ export function remediesFor(study: Study, note: NoteId, allows: Allowances): rea
   return tried.sort((a, b) => a.loss - b.loss || a.strain - b.strain);
 }
 
-/** The same without fingering and price, for whoever only asks which kinds of way out there are: least lost first. */
-export function waysThatHold(study: Study, note: NoteId, allows: Allowances): readonly Proposal[] {
+/** The same without fingering and price, for whoever only asks which kinds of remedy there are: least lost first. */
+export function remediesThatHold(study: Study, note: NoteId, allows: Allowances): readonly Proposal[] {
   return held(study, note, allows)
     .map(({ proposal }) => proposal)
     .sort((a, b) => a.loss - b.loss);

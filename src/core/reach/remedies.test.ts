@@ -74,7 +74,7 @@ describe("remedies", () => {
       [...kinds(remediesFor(chordStudy([60, top], [], span), FIRST, ALL))].filter((k) =>
         ["edges", "flat", "lean"].includes(k),
       );
-    // Curved fingers open to 0.97 of the key span, flat ones to all of it, leaning ones to 1.03.
+    // Natural fingers open to 0.97 of the key span, flat ones to all of it, leaning ones to 1.03.
     expect(placing(71, 180)).toEqual([]);
     expect(placing(72, 180)).toEqual(["edges"]);
     expect(placing(74, 193)).toEqual(["flat"]);

@@ -2,7 +2,7 @@ import type { NoteRemedies, RemedyKind } from "../passage/remedied";
 import type { Allowances } from "./allowances";
 import type { Predicament } from "./predicament";
 
-/** One way out, before it has been tried. */
+/** One remedy, before it has been tried. */
 export interface Proposal {
   readonly kind: RemedyKind;
   readonly notes: NoteRemedies;
@@ -12,7 +12,7 @@ export interface Proposal {
   readonly words: string;
 }
 
-/** A kind of way out. Each is a file in remedies/. */
+/** A kind of remedy. Each is a file in remedies/. */
 export interface Remedy {
   readonly kind: RemedyKind;
   /** As the player reads it. */

@@ -45,7 +45,7 @@ describe("a survey", () => {
     expect(momentsIn(found.counts)).toBe(5);
   });
 
-  it("lists the worst places first, with bar, beat, shortness and ways out", () => {
+  it("lists the worst places first, with bar, beat, shortness and remedies", () => {
     const [worst, next] = survey(
       piece([
         [THIRD, OCTAVE],
@@ -58,7 +58,7 @@ describe("a survey", () => {
     expect(next).toMatchObject({ bar: 1, beat: "1", grade: "working" });
   });
 
-  it("counts, for each kind of way out, the moments out of reach that it helps", () => {
+  it("counts, for each kind of remedy, the moments out of reach that it helps", () => {
     const { remedies } = survey(piece([[TENTH, TENTH, THIRD]]));
     expect(remedies.roll).toBe(2);
     expect(remedies["other-hand"]).toBe(2);

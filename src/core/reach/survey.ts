@@ -7,7 +7,7 @@ import { studyOf, type StudyData } from "../fingering/study-data";
 import { gradeOfStrain, GRADES, type Grade } from "../placement/grade";
 import type { Allowances } from "./allowances";
 import { predicamentsOf, type Predicament } from "./predicament";
-import { waysThatHold } from "./remedies-for";
+import { remediesThatHold } from "./remedies-for";
 
 /** What a piece asks of two hands, bar by bar. */
 export interface Survey {
@@ -45,7 +45,7 @@ export interface PlaceSurveyed {
   /** mm by which the nearest fingers are short; null where held or where fingers are too few. */
   readonly short: number | null;
   readonly note: NoteId;
-  /** Kinds of way out, least lost first. */
+  /** Kinds of remedy, least lost first. */
   readonly remedies: readonly RemedyKind[];
 }
 
@@ -129,7 +129,7 @@ function placesIn({ number, start, study }: BarOfStudy, bar: number, allows: All
       note: note.id,
       ...demandOf(p),
       short: p.answer.kind === "out-of-reach" ? (p.answer.nearest?.short?.mm ?? null) : null,
-      remedies: beyond ? [...new Set(waysThatHold(study, note.id, allows).map((r) => r.kind))] : [],
+      remedies: beyond ? [...new Set(remediesThatHold(study, note.id, allows).map((r) => r.kind))] : [],
     };
   });
 }

@@ -8,7 +8,7 @@ import { otherHand } from "./other-hand";
 import { roll } from "./roll";
 import { shorter } from "./shorter";
 
-/** Every kind of way out, those that lose least first. */
+/** Every kind of remedy, those that lose least first. */
 export const REMEDIES: readonly Remedy[] = [edges, flat, lean, otherHand, shorter, roll, omit, fold];
 
 export function remedyLabel(kind: Remedy["kind"]): string {

@@ -5,7 +5,7 @@ import { holdKeysIf } from "../../placement/hold";
 import type { Predicament } from "../predicament";
 import type { Proposal } from "../remedy";
 
-/** How a hand holds keys when it does nothing special: fingers curved or curled, upright, white keys met on their heads, all near their middles. */
+/** How a hand holds keys when it does nothing special: fingers natural or curled, upright, white keys met on their heads, all near their middles. */
 export const USUAL: Allowed = { shapes: ["natural", "curled"], tilts: ["upright"], parts: ["head"], aim: "middles" };
 
 /** The proposal to place the hand so, where the keys are held by it and not without it. */

@@ -9,15 +9,15 @@ import type { RemedyTried } from "@/core/reach/remedies-for";
 import { COMFORT } from "@/core/hand/limits";
 import { fingeringWorker } from "@/worker/clients";
 
-export interface WaysOut {
+export interface RemediesSeen {
   /** How the hand holds what is down when the note is struck; null where only one key is. */
   readonly predicament: Predicament | null;
   /** null while they are worked out. */
-  readonly ways: readonly RemedyTried[] | null;
+  readonly tried: readonly RemedyTried[] | null;
 }
 
-/** Ways out of the moment of a note, asked for where it strains or cannot be held. */
-export function useWaysOut(study: Study, note: NoteId | null, allows: Allowances, hasChosen: boolean): WaysOut {
+/** Remedies for the moment of a note, asked for where it strains or cannot be held. */
+export function useRemedies(study: Study, note: NoteId | null, allows: Allowances, hasChosen: boolean): RemediesSeen {
   const predicament = useMemo(() => (note ? predicamentAt(study, note) : null), [study, note]);
   const several = predicament !== null && (predicament.down.length > 1 || hasChosen);
   const hard = several && (predicament.answer.kind === "out-of-reach" || predicament.answer.placement.strain > COMFORT);
@@ -25,20 +25,20 @@ export function useWaysOut(study: Study, note: NoteId | null, allows: Allowances
   const [found, setFound] = useState<{
     readonly for: NoteId;
     readonly on: Study;
-    readonly ways: readonly RemedyTried[];
+    readonly tried: readonly RemedyTried[];
   } | null>(null);
   useEffect(() => {
     if (wanted === null) return;
     let isWanted = true;
     void fingeringWorker()
       .remedies(wanted, allows)
-      .then((ways) => {
-        if (isWanted) setFound({ for: wanted, on: study, ways });
+      .then((tried) => {
+        if (isWanted) setFound({ for: wanted, on: study, tried });
       });
     return () => {
       isWanted = false;
     };
   }, [wanted, allows, study]);
-  const ways = found && found.for === wanted && found.on === study ? found.ways : null;
-  return { predicament: wanted === null ? null : predicament, ways };
+  const tried = found && found.for === wanted && found.on === study ? found.tried : null;
+  return { predicament: wanted === null ? null : predicament, tried };
 }
