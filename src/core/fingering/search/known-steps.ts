@@ -1,6 +1,6 @@
 import { KEYBOARD } from "../../physics";
 import type { Onset } from "../../passage/line";
-import type { Layer } from "./lattice";
+import type { Layer } from "./layer";
 
 /** What a layer has besides its own frames and candidates: the same wherever the same figure is played the same way. */
 export type Steps = Pick<Layer, "from" | "by" | "ending" | "pair" | "triple" | "tripleStart">;

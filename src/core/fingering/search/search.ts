@@ -2,7 +2,8 @@ import { drain } from "../../drain";
 import type { Digits } from "../fingering";
 import type { Candidate, PinnedDigits } from "../candidates";
 import type { Task } from "../task";
-import { latticeOf, type Lattice, type Layer } from "./lattice";
+import { latticeOf, type Lattice } from "./lattice";
+import type { Layer } from "./layer";
 
 /** A fingering found, with the sum of its strains. */
 export interface Found {

@@ -1,0 +1,23 @@
+import type { Candidate } from "../candidates";
+import type { Frame } from "../frame";
+
+/**
+ * The frames possible at one onset, the states that end in them, and what each step costs.
+ *
+ * A frame (what is struck and what is still held) follows from the frame before and the fingers that strike.
+ * A state is a pair of consecutive frames: state s comes from frame `from[s]` of the layer before (0 in the
+ * first layer) and strikes by candidate `by[s]`.
+ */
+export interface Layer {
+  readonly frames: readonly Frame[];
+  readonly candidates: readonly Candidate[];
+  readonly from: Int32Array;
+  readonly by: Int32Array;
+  /** States that end in frame f are `ending[f]`. */
+  readonly ending: readonly (readonly number[])[];
+  /** Cost of state s itself: causes that look at one frame or two. In the first layer all causes. */
+  readonly pair: Float64Array;
+  /** Cost of coming to state s from the n-th state that ends in its first frame: `triple[tripleStart[s] + n]`. */
+  readonly triple: Float64Array;
+  readonly tripleStart: Int32Array;
+}
