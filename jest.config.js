@@ -14,6 +14,7 @@ const transform = {
 };
 const shared = {
   transform,
+  setupFilesAfterEnv: ["<rootDir>/tests/support/patience.ts"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
   transformIgnorePatterns: ["/node_modules/(?!(nuqs|react-hotkeys-hook)/)"],
   modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/data/", "<rootDir>/.test-data/"],
@@ -39,7 +40,7 @@ const config = {
       displayName: "screen",
       testEnvironment: "jsdom",
       testMatch: ["<rootDir>/src/**/*.test.tsx"],
-      setupFilesAfterEnv: ["<rootDir>/tests/support/screen.ts"],
+      setupFilesAfterEnv: ["<rootDir>/tests/support/patience.ts", "<rootDir>/tests/support/screen.ts"],
     },
     {
       ...shared,
