@@ -92,6 +92,8 @@ export const HAND = {
   rulerSpanRange: [130, 290],
   /** Shares of the published widest opening of a pair outside which an opening is refused. A choice, wide. */
   pairRange: [0.25, 1.5],
+  /** mm, openings outside this are no pair's at all. */
+  openingRange: [5, 320],
   /** mm, distances behind the foremost tip outside this are refused. */
   behindRange: [0, 120],
   /** mm, a middle hand on a ruler, used where nothing is measured. */

@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import type { Finger } from "@/core/hand/finger";
-import { handOf } from "@/core/hand/measured";
+import { handOfMeasured } from "@/core/hand/measured";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
 import { pitch } from "@/core/keyboard/pitch";
 import { KEYBOARD } from "@/core/physics";
@@ -17,7 +17,7 @@ test("every fingertip is drawn where the placement solver has it", async ({ page
   const { db, close } = connect(process.env["DATABASE_URL"]!);
   const { right } = await handsGiven(db, (await player(db)).id);
   await close();
-  const placements = placementsOf(handOf("right", right.measured, right.resting), FULL_SIZE);
+  const placements = placementsOf(handOfMeasured("right", right.measured, right.resting), FULL_SIZE);
   await openOnBench(page, { title: "To scale" });
   await engraved(page);
   let seen = 0;

@@ -9,6 +9,7 @@ import type { Point } from "@/core/hand/pose";
 import { keyMiddle } from "@/core/keyboard/geometry";
 import type { Instrument } from "@/core/keyboard/instrument";
 import { pitch } from "@/core/keyboard/pitch";
+import { HAND } from "@/core/physics";
 import { HandDrawing } from "../keyboard/hand-drawing";
 import { flipped, Keyboard } from "../keyboard/keyboard";
 import { shown } from "./fields";
@@ -20,6 +21,8 @@ interface Props {
   /** Which of a pair's figures the hands are opened to, and which a drag changes. */
   readonly figure: keyof PairMeasured;
 }
+
+const [LEAST, MOST] = HAND.openingRange;
 
 /** Keys under the thumbs, so that both hands have room to open. */
 const THUMB_KEY = { right: 65, left: 55 };
@@ -52,7 +55,7 @@ function OpenHand({ draft, on, figure }: { draft: HandDraft; on: Instrument; fig
     // Drawing the thumb opens it from the little finger, any other finger from the thumb.
     const [moved, from] = finger === 1 ? [5 as const, tips.get(5)!] : [finger, tips.get(1)!];
     const opening = finger === 1 ? mirror * (from.x - x) : mirror * (x - from.x);
-    set(`pairs.1-${moved}.${figure}`, shown(Math.max(5, Math.round(opening))));
+    set(`pairs.1-${moved}.${figure}`, shown(Math.max(LEAST, Math.round(opening))));
   };
   return (
     <g data-open-hand={side}>
@@ -164,8 +167,8 @@ function Handle({ at, radius, label, opening, onDraw }: HandleProps) {
       tabIndex={0}
       aria-label={label}
       aria-valuenow={Math.round(opening)}
-      aria-valuemin={5}
-      aria-valuemax={320}
+      aria-valuemin={LEAST}
+      aria-valuemax={MOST}
       aria-valuetext={`${Math.round(opening)} mm`}
       onPointerDown={(event) => circle.current!.setPointerCapture(event.pointerId)}
       onPointerMove={draw}

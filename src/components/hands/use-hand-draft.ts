@@ -3,7 +3,7 @@
 import { useMemo, useState } from "react";
 import type { Side } from "@/core/hand/finger";
 import type { Hand } from "@/core/hand/hand";
-import { handOf, problemsOf, spansOf, type HandMeasured, type Problem, type Spans } from "@/core/hand/measured";
+import { handOfMeasured, problemsOf, spansOf, type HandMeasured, type Problem, type Spans } from "@/core/hand/measured";
 import type { PairName } from "@/core/hand/pair";
 import { fieldsOf, measuredOf, type Fields } from "./fields";
 
@@ -30,7 +30,7 @@ export function useHandDraft(side: Side, kept: HandMeasured): HandDraft {
   const measured = useMemo(() => measuredOf(fields), [fields]);
   const problems = useMemo(() => problemsOf(measured), [measured]);
   const sound = problems.length === 0 ? measured : kept;
-  const hand = useMemo(() => handOf(side, sound), [side, sound]);
+  const hand = useMemo(() => handOfMeasured(side, sound), [side, sound]);
   const spans = useMemo(() => spansOf(sound), [sound]);
   return {
     side,

@@ -1,4 +1,4 @@
-import { handOf } from "@/core/hand/measured";
+import { handOfMeasured } from "@/core/hand/measured";
 import { instrument } from "@/core/keyboard/instrument";
 import { placementsOf, type Placements } from "@/core/placement/placements";
 import type { HandsData } from "@/server/types";
@@ -33,9 +33,9 @@ export function againstOf({ measurements }: HandsData, own: Placements, against:
   const { hand, instrument: on } = own;
   if (against === "other-hand") {
     const other = hand.side === "right" ? "left" : "right";
-    return placementsOf(handOf(other, measurements[other][0]?.measured ?? {}), on);
+    return placementsOf(handOfMeasured(other, measurements[other][0]?.measured ?? {}), on);
   }
   if (against.startsWith("octave-")) return placementsOf(hand, instrument(Number(against.slice("octave-".length))));
   const earlier = [...measurements.right, ...measurements.left].find((m) => m.id === against);
-  return earlier ? placementsOf(handOf(earlier.side, earlier.measured), on) : null;
+  return earlier ? placementsOf(handOfMeasured(earlier.side, earlier.measured), on) : null;
 }

@@ -3,7 +3,7 @@
 import { parseAsInteger, parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo } from "react";
 import { SIDES, type Side } from "@/core/hand/finger";
-import { handOf } from "@/core/hand/measured";
+import { handOfMeasured } from "@/core/hand/measured";
 import { pairName, type Pair } from "@/core/hand/pair";
 import { instrument } from "@/core/keyboard/instrument";
 import { placementsOf, type Placements } from "@/core/placement/placements";
@@ -140,7 +140,7 @@ function placementsNow(data: HandsData): Readonly<Record<Side, Placements>> {
   const on = instrument(data.instruments[0]!.octaveWidth);
   const of = (side: Side): Placements => {
     const resting = data.rests.filter((r) => r.side === side).flatMap((r) => r.fingers);
-    return placementsOf(handOf(side, data.measurements[side][0]?.measured ?? {}, resting), on);
+    return placementsOf(handOfMeasured(side, data.measurements[side][0]?.measured ?? {}, resting), on);
   };
   return { right: of("right"), left: of("left") };
 }

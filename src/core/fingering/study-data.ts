@@ -1,5 +1,5 @@
 import type { Finger, Side } from "../hand/finger";
-import { handOf, type HandMeasured } from "../hand/measured";
+import { handOfMeasured, type HandMeasured } from "../hand/measured";
 import { instrument } from "../keyboard/instrument";
 import type { Manner, Passage } from "../passage/passage";
 import { placementsOf } from "../placement/placements";
@@ -23,8 +23,8 @@ export interface StudyData {
 /** The study that plain data describes. @throws RangeError for an octave outside what can be */
 export function studyOf({ passage, hands, octaveWidth, manner }: StudyData): Study {
   const on = instrument(octaveWidth);
-  const right = handOf("right", hands.right.measured, hands.right.resting);
-  const left = handOf("left", hands.left.measured, hands.left.resting);
+  const right = handOfMeasured("right", hands.right.measured, hands.right.resting);
+  const left = handOfMeasured("left", hands.left.measured, hands.left.resting);
   return {
     passage,
     hands: { right, left },

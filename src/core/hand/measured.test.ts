@@ -1,18 +1,18 @@
 import { seeded } from "../../../tests/support/seeded";
 import { handOfRulerSpan, limitsOf } from "./hand";
-import { handOf, problemsOf, spansOf, type HandMeasured } from "./measured";
+import { handOfMeasured, problemsOf, spansOf, type HandMeasured } from "./measured";
 import { PAIRS, pairName } from "./pair";
 
 describe("a hand from what was measured", () => {
   it("is the published hand scaled where only the ruler was used", () => {
-    const [measured, scaled] = [handOf("left", { rulerSpan: 198 }), handOfRulerSpan("left", 198)];
+    const [measured, scaled] = [handOfMeasured("left", { rulerSpan: 198 }), handOfRulerSpan("left", 198)];
     expect(measured.limits).toEqual(scaled.limits);
     expect(measured.restOffsets).toEqual(scaled.restOffsets);
     expect(measured.behind).toEqual(scaled.behind);
   });
 
   it("is a middle hand where nothing was measured, and says how little it knows", () => {
-    expect(handOf("right", {}).limits).toEqual(handOfRulerSpan("right", 205).limits);
+    expect(handOfMeasured("right", {}).limits).toEqual(handOfRulerSpan("right", 205).limits);
     const { widest } = spansOf({})["1-5"];
     expect(widest.measured).toBe(false);
     expect(widest.range[0]).toBeLessThan(187 - 25);
@@ -26,7 +26,7 @@ describe("a hand from what was measured", () => {
       tipWidths: { 1: 22 },
       behind: { 5: 40 },
     };
-    const [hand, spans] = [handOf("right", measured), spansOf(measured)];
+    const [hand, spans] = [handOfMeasured("right", measured), spansOf(measured)];
     expect(limitsOf(hand, 1, 5)).toMatchObject({ widestComfortable: 160, widestPractical: 178 });
     expect(limitsOf(hand, 2, 3).widestComfortable).toBe(38);
     expect(limitsOf(hand, 3, 4).widestPractical).toBe(44);
@@ -60,7 +60,7 @@ describe("a hand from what was measured", () => {
           ];
         }),
       );
-      const hand = handOf("right", { pairs });
+      const hand = handOfMeasured("right", { pairs });
       for (const [a, b] of PAIRS) {
         const l = limitsOf(hand, a, b);
         const order = [

@@ -38,7 +38,7 @@ export type Spans = Readonly<Record<keyof PairMeasured, Figure>>;
  * 1 and 5 where those were not measured at the keys. Nothing measured at all makes a middle hand.
  * What cannot be so is for problemsOf to say; here it is taken as it is.
  */
-export function handOf(side: Side, measured: HandMeasured, resting: readonly Finger[] = []): Hand {
+export function handOfMeasured(side: Side, measured: HandMeasured, resting: readonly Finger[] = []): Hand {
   const ratios = ratiosOf(measured);
   const limits: Limits[] = [];
   for (const row of PUBLISHED_PROPORTIONS) {
@@ -55,7 +55,7 @@ export function handOf(side: Side, measured: HandMeasured, resting: readonly Fin
 
 /** The comfortable and widest opening of every pair, each said to be measured or estimated. */
 export function spansOf(measured: HandMeasured): Readonly<Record<PairName, Spans>> {
-  const hand = handOf("right", measured);
+  const hand = handOfMeasured("right", measured);
   const doubt = ratiosOf(measured).doubt;
   const of = ([a, b]: readonly [Finger, Finger]): Spans => {
     const given = withRuler(measured)[pairName(a, b)] ?? {};
@@ -95,10 +95,9 @@ function ratiosOf(measured: HandMeasured): { of(a: Finger, b: Finger): number; r
   const pairs = withRuler(measured);
   for (const [a, b, , , , , comfortable, widest] of PUBLISHED_PROPORTIONS) {
     const given = pairs[pairName(a, b)];
-    const ratios: number[] = [];
-    if (given?.widest !== undefined) ratios.push(given.widest / (widest * HAND.publishedSemitone));
-    else if (given?.comfortable !== undefined) ratios.push(given.comfortable / (comfortable * HAND.publishedSemitone));
-    if (ratios.length > 0) known.set(pairName(a, b), ratios[0]!);
+    if (given?.widest !== undefined) known.set(pairName(a, b), given.widest / (widest * HAND.publishedSemitone));
+    else if (given?.comfortable !== undefined)
+      known.set(pairName(a, b), given.comfortable / (comfortable * HAND.publishedSemitone));
   }
   const all = [...known.values()];
   if (all.length === 0) {
@@ -147,7 +146,7 @@ function rangeProblems({ rulerSpan, pairs = {}, tipWidths = {}, behind = {} }: H
     if (mm === undefined || (mm >= least && mm <= most)) return;
     problems.push({
       at,
-      sentence: `${what} of ${round(mm)} mm is outside what a hand can be (${round(least)} to ${round(most)} mm).`,
+      sentence: `${what} of ${Math.round(mm)} mm is outside what a hand can be (${Math.round(least)} to ${Math.round(most)} mm).`,
     });
   };
   ask("rulerSpan", "A span", rulerSpan, HAND.rulerSpanRange);
@@ -172,14 +171,14 @@ function orderProblems({ rulerSpan, pairs = {} }: HandMeasured): Problem[] {
     if (comfortable === undefined || widest === undefined || comfortable <= widest) continue;
     problems.push({
       at: `pairs.${pairName(a, b)}.comfortable`,
-      sentence: `${a} and ${b} cannot open more with comfort (${round(comfortable)} mm) than at their widest (${round(widest)} mm).`,
+      sentence: `${a} and ${b} cannot open more with comfort (${Math.round(comfortable)} mm) than at their widest (${Math.round(widest)} mm).`,
     });
   }
   const widest = pairs["1-5"]?.widest ?? pairs["1-5"]?.comfortable;
   if (rulerSpan !== undefined && widest !== undefined && widest > rulerSpan) {
     problems.push({
       at: "pairs.1-5.widest",
-      sentence: `1 and 5 cannot hold keys ${round(widest)} mm apart with a hand that is ${round(rulerSpan)} mm wide on a ruler.`,
+      sentence: `1 and 5 cannot hold keys ${Math.round(widest)} mm apart with a hand that is ${Math.round(rulerSpan)} mm wide on a ruler.`,
     });
   }
   return problems;
@@ -193,12 +192,8 @@ function nestingProblems(measured: HandMeasured): Problem[] {
       const [inner, outer] = [pairs[pairName(a, b)]?.widest, pairs[pairName(c, d)]?.widest];
       const inside = c <= a && b <= d && (c !== a || b !== d);
       if (!inside || inner === undefined || outer === undefined || inner <= outer) return [];
-      const sentence = `${a} and ${b} cannot open more (${round(inner)} mm) than ${c} and ${d}, which have them between them (${round(outer)} mm).`;
+      const sentence = `${a} and ${b} cannot open more (${Math.round(inner)} mm) than ${c} and ${d}, which have them between them (${Math.round(outer)} mm).`;
       return [{ at: `pairs.${pairName(a, b)}.widest`, sentence }];
     }),
   );
-}
-
-function round(mm: number): number {
-  return Math.round(mm);
 }

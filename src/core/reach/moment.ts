@@ -4,7 +4,7 @@ import { handOf, type Passage } from "../passage/passage";
 import type { NoteRemedies, NoteRemedy } from "../passage/remedied";
 
 /** Notes written to be struck together with one, in its hand as written, that one among them. */
-export function struckWith(passage: Passage, id: NoteId): readonly Note[] {
+function struckWith(passage: Passage, id: NoteId): readonly Note[] {
   const note = passage.notes.find((n) => n.id === id);
   if (!note) return [];
   const side = writtenHand(note, passage);

@@ -28,8 +28,8 @@ const AROUND = 4;
 
 /**
  * Every remedy for what a hand cannot hold when a note is struck, least lost first and by strain where as much
- * is lost. One that still leaves a note that no finger plays, there or nearby, is not listed. A remedy chosen
- * earlier for the same notes gives way.
+ * is lost. One that still leaves a note of the moment without a finger is not listed. A remedy chosen earlier for
+ * the same notes gives way.
  */
 export function remediesFor(study: Study, note: NoteId, allows: Allowances): readonly RemedyTried[] {
   const tried = held(study, note, allows).flatMap((placed) => priced(placed) ?? []);

@@ -14,7 +14,7 @@ import {
 } from "drizzle-orm/pg-core";
 import type { Finger } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
-import { HAND, KEYBOARD } from "@/core/physics";
+import { CONTACT, HAND, KEYBOARD } from "@/core/physics";
 import { USUAL_ALLOWANCES, type Allowances } from "@/core/reach/allowances";
 
 export const side = pgEnum("side", ["right", "left"]);
@@ -59,15 +59,15 @@ export const handMeasurement = pgTable(
     check("hand_measurement_something", sql`${t.rulerSpan} is not null or ${t.pairs} <> '{}'::jsonb`),
     check(
       "hand_measurement_pairs",
-      sql`jsonb_typeof(${t.pairs}) = 'object' and not jsonb_path_exists(${t.pairs}, '$.*.* ? (@.type() != "number" || @ < 5 || @ > 320)') and not jsonb_path_exists(${t.pairs}, '$.* ? (@.comfortable > @.widest)')`,
+      sql`jsonb_typeof(${t.pairs}) = 'object' and not jsonb_path_exists(${t.pairs}, '$.*.* ? (@.type() != "number" || @ < ${sql.raw(String(HAND.openingRange[0]))} || @ > ${sql.raw(String(HAND.openingRange[1]))})') and not jsonb_path_exists(${t.pairs}, '$.* ? (@.comfortable > @.widest)')`,
     ),
     check(
       "hand_measurement_tips",
-      sql`not jsonb_path_exists(${t.tipWidths}, '$.* ? (@.type() != "number" || @ < 9 || @ > 27)')`,
+      sql`not jsonb_path_exists(${t.tipWidths}, '$.* ? (@.type() != "number" || @ < ${sql.raw(String(CONTACT.tipWidthRange[0]))} || @ > ${sql.raw(String(CONTACT.thumbWidthRange[1]))})')`,
     ),
     check(
       "hand_measurement_behind",
-      sql`not jsonb_path_exists(${t.behind}, '$.* ? (@.type() != "number" || @ < 0 || @ > 120)')`,
+      sql`not jsonb_path_exists(${t.behind}, '$.* ? (@.type() != "number" || @ < ${sql.raw(String(HAND.behindRange[0]))} || @ > ${sql.raw(String(HAND.behindRange[1]))})')`,
     ),
     index("hand_measurement_newest").on(t.pianistId, t.side, t.measuredOn),
   ],
