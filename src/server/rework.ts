@@ -4,7 +4,7 @@ import type { Fingering, Pins } from "@/core/fingering/fingering";
 import { fingering, handsPlaying, latticesOf, notesAsked, type Study } from "@/core/fingering/study";
 import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
-import { handOf, playedNotes } from "@/core/passage/passage";
+import { handOf, handsAsked, playedNotes } from "@/core/passage/passage";
 import { studyOf } from "@/core/fingering/study-data";
 import type { Db } from "@/db/client";
 import { fingeringsOf, rework } from "@/db/queries/fingerings";
@@ -38,10 +38,11 @@ function without(digits: Fingering, changed: ReadonlySet<string>): Fingering {
   return Object.fromEntries(Object.entries(digits).filter(([note]) => !changed.has(note)));
 }
 
-/** Digits of a hand that is out of use wait for it, untouched. */
+/** Digits of a hand that is asked for and out of use wait for it, untouched. */
 function ofRestingHands(study: Study, digits: Fingering): Fingering {
   const playing = handsPlaying(study);
-  const waiting = playedNotes(study.passage).filter((note) => !playing.includes(handOf(note, study.passage)));
+  const resting = handsAsked(study.passage).filter((side) => !playing.includes(side));
+  const waiting = playedNotes(study.passage).filter((note) => resting.includes(handOf(note, study.passage)));
   return Object.fromEntries(waiting.flatMap(({ id }) => (id in digits ? [[id, digits[id]!]] : [])));
 }
 

@@ -193,6 +193,37 @@ describe("remedies chosen", () => {
     expect((await data()).study.passage.remedies).toEqual({});
   });
 
+  it("finger the other hand only for as long as it takes a note over", async () => {
+    const right = ["A3", "E4", "A4", "E5"].map((p, i) => noteXml(p, { chord: i > 0, length: 24 })).join("");
+    const left = "<backup><duration>24</duration></backup>" + noteXml("A2", { staff: 2, voice: 5, length: 24 });
+    const text = scoreXml([right + left], { staves: 2 });
+    const made = await importPiece(db, pianistId, { name: "two.musicxml", bytes: bytes(text) });
+    if (!made.ok) throw new Error(made.message);
+    const asked = {
+      title: "Two",
+      fromBar: 1,
+      toBar: 1,
+      hands: "right",
+      tempo: 60,
+      touch: "legato",
+      pedal: true,
+    } as const;
+    const added = await addPassage(db, { ...asked, pieceId: made.value.pieceId });
+    if (!added.ok) throw new Error(added.message);
+    const two = added.value.passageId;
+    const [digits] = bestFingerings(studyOf((await passageData(db, two))!.study), {}, 1);
+    await addFingerings(db, two, [{ name: "A", origin: "solved", digits: digits!, pins: {} }]);
+    const LEFT = "b1-s2-v5-n1" as NoteId;
+    const taken = await chooseRemedies(db, { passageId: two, notes: { [LOW]: { kind: "other-hand", hand: "left" } } });
+    if (!taken.ok) throw new Error(taken.message);
+    expect(taken.value.options[0]!.digits).toMatchObject({ [LEFT]: 5, [LOW]: 1 });
+    const file = new TextDecoder().decode((await exportOption(db, taken.value.options[0]!.id))!.bytes);
+    expect(file.match(/<staff>2<\/staff>/g)).toHaveLength(2);
+    const lifted = await chooseRemedies(db, { passageId: two, notes: { [LOW]: null } });
+    if (!lifted.ok) throw new Error(lifted.message);
+    expect(Object.keys(lifted.value.options[0]!.digits)).not.toContain(LEFT);
+  });
+
   it("worked out anew, leave the digits of a resting hand and of unchanged notes as they were", async () => {
     const before = (await data()).options[0]!;
     const all = { id: randomUUID(), side: "right", fingers: [1, 2, 3, 4, 5], reason: "x", reviewOn: "2999-01-01" };

@@ -1,9 +1,9 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
-import type { Onset, Stroke } from "../passage/line";
-import type { Note, NoteId } from "../passage/note";
+import { lineOf, type Line, type Onset, type Stroke } from "../passage/line";
+import { endOf, type Note, type NoteId } from "../passage/note";
 import { playedNotes } from "../passage/passage";
-import { compare } from "../time/beats";
+import { compare, type Beats } from "../time/beats";
 import { tasksOf, type Study } from "../fingering/study";
 import type { Task } from "../fingering/task";
 import { holdKeys, type KeysAnswer } from "../placement/hold";
@@ -17,7 +17,7 @@ export interface Predicament {
   /** What is struck now and what is still to be held, lowest key first. */
   readonly down: readonly Down[];
   readonly answer: KeysAnswer;
-  /** What the other hand has down at this moment; empty where it is not asked to play. */
+  /** What the other hand has down at this moment as the music is written, whether it is asked to play or not. */
   readonly other: readonly Down[];
 }
 
@@ -36,9 +36,8 @@ export function predicamentAt(study: Study, id: NoteId): Predicament | null {
     const stroke = task.line.strokes.find((s) => s.notes.includes(id));
     if (!stroke) continue;
     const onset = task.line.onsets[stroke.onset]!;
-    const down = downAt(task, onset.index, notes);
-    const opposite = tasks.find((t) => t !== task);
-    const other = opposite ? downAt(opposite, indexAt(opposite, onset), notes) : [];
+    const down = downAt(task.line, onset.index, notes);
+    const other = soundingAt(lineOf(study.passage, opposite(task.line.side), study.manner), onset.at, notes);
     const answer = holdKeys(
       down.map((d) => d.key),
       task.placements,
@@ -54,7 +53,7 @@ export function predicamentsOf(study: Study): readonly Predicament[] {
   const tasks = tasksOf(study);
   return tasks.flatMap((task) =>
     task.line.onsets.flatMap((onset) => {
-      const down = downAt(task, onset.index, notes);
+      const down = downAt(task.line, onset.index, notes);
       if (down.length < 2) return [];
       const answer = holdKeys(
         down.map((d) => d.key),
@@ -65,8 +64,8 @@ export function predicamentsOf(study: Study): readonly Predicament[] {
   );
 }
 
-/** The keys one hand has down from an onset on. */
-export function downAt({ line }: Task, onset: number, notes: ReadonlyMap<NoteId, Note>): readonly Down[] {
+/** The keys one hand has down from an onset of its own on. */
+export function downAt(line: Line, onset: number, notes: ReadonlyMap<NoteId, Note>): readonly Down[] {
   const of = (stroke: Stroke): Down => ({
     note: notes.get(stroke.notes[0]!)!,
     key: stroke.key,
@@ -82,9 +81,13 @@ function notesById(study: Study): ReadonlyMap<NoteId, Note> {
   return new Map(playedNotes(study.passage).map((note) => [note.id, note]));
 }
 
-/** The last onset of a hand at or before a moment of the other; -1 before its first. */
-function indexAt({ line }: Task, moment: Onset): number {
-  let found = -1;
-  for (const { index, at } of line.onsets) if (compare(at, moment.at) <= 0) found = index;
-  return found;
+/** The keys one hand has down at any moment: struck then, or struck before and not yet at their end. */
+export function soundingAt(line: Line, at: Beats, notes: ReadonlyMap<NoteId, Note>): readonly Down[] {
+  const last = line.onsets.findLast((onset) => compare(onset.at, at) <= 0);
+  if (!last) return [];
+  return downAt(line, last.index, notes).filter(({ note }) => note.onset === at || compare(endOf(note), at) > 0);
+}
+
+function opposite(side: Side): Side {
+  return side === "right" ? "left" : "right";
 }

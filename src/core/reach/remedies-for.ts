@@ -8,7 +8,7 @@ import type { NoteRemedies } from "../passage/remedied";
 import type { Held } from "../placement/placement";
 import type { Allowances } from "./allowances";
 import { remediesAt } from "./moment";
-import { downAt, predicamentAt, type Predicament } from "./predicament";
+import { predicamentAt, soundingAt, type Predicament } from "./predicament";
 import { REMEDIES } from "./remedies";
 import { holdKeys } from "../placement/hold";
 import type { Proposal } from "./remedy";
@@ -105,8 +105,7 @@ function placementsAt(study: Study, at: Beats): readonly HandPlaced[] | null {
   const placed: HandPlaced[] = [];
   const notes = new Map(playedNotes(study.passage).map((n) => [n.id, n]));
   for (const task of tasksOf(study)) {
-    const onset = task.line.onsets.findLast((o) => compare(o.at, at) <= 0);
-    const keys = onset ? downAt(task, onset.index, notes).map((d) => d.key) : [];
+    const keys = soundingAt(task.line, at, notes).map((d) => d.key);
     if (keys.length === 0) continue;
     const answer = holdKeys(keys, task.placements);
     if (answer.kind === "out-of-reach") return null;

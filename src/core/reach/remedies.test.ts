@@ -41,6 +41,19 @@ describe("a predicament", () => {
     expect(predicamentsOf(studyOn(passage(notes)))).toHaveLength(1);
   });
 
+  it("knows what the other hand has down, also where only one hand is asked to play", () => {
+    const notes = [
+      note("r", 72, "0", "1"),
+      note("r2", 76, "0", "1"),
+      note("held", 40, "0", "2", { staff: 2 }),
+      note("r3", 74, "1", "1"),
+      note("r4", 77, "2", "1"),
+    ];
+    const study = studyOn(passage(notes, "right", 2));
+    const other = (name: string) => predicamentAt(study, id(name))!.other.map((d) => d.key);
+    expect([other("r"), other("r3"), other("r4")]).toEqual([[40], [40], []]);
+  });
+
   it("is none for a note that no hand is asked to play", () => {
     expect(predicamentAt(chordStudy([60, 64], [40], 191, "left"), FIRST)).toBeNull();
   });
@@ -92,6 +105,23 @@ describe("remedies", () => {
     expect(other([])).toBe(true);
     expect(other([33, 40])).toBe(false);
     expect(other([45], [1, 2, 3, 4, 5])).toBe(false);
+  });
+
+  it("say that the other hand is free only where it has nothing of its own to hold", () => {
+    const words = (left: number[]) =>
+      remediesFor(chordStudy([57, 64, 69, 76], left, 191, "right"), FIRST, ALL).find((r) => r.kind === "other-hand")
+        ?.words;
+    expect(words([])).toMatch(/which is free here/);
+    expect(words([45])).toMatch(/which holds it with what it has down/);
+    expect(words([33, 40])).toBeUndefined();
+  });
+
+  it("take the lowest key of both hands for the bass, not that of the hand in question", () => {
+    const omitted = remediesFor(chordStudy([57, 64, 69, 76], [45], 191, "right"), FIRST, USUAL_ALLOWANCES)
+      .filter((r) => r.kind === "omit")
+      .flatMap((r) => Object.keys(r.notes));
+    expect(omitted).toContain("s1o0n0");
+    expect(omitted).not.toContain("s1o0n3");
   });
 
   it("never touch tune or bass without the player's say", () => {

@@ -82,7 +82,7 @@ function stepOf({ task: { hand, instrument } }: Predicament, order: readonly Dow
 function changesHarmony({ task, onset, down, other, study }: Predicament): boolean {
   if (onset.index === 0) return false;
   const notes = new Map(study.passage.notes.map((note) => [note.id, note]));
-  const before = downAt(task, onset.index - 1, notes);
+  const before = downAt(task.line, onset.index - 1, notes);
   const now = new Set([...down, ...other].map((d) => pitchClass(d.key)));
   return before.some((d) => !now.has(pitchClass(d.key)));
 }
