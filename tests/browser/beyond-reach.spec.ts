@@ -30,6 +30,22 @@ test("a remedy is chosen, stands on the score, is played, exported and undone", 
   await expect(ways.getByText("Chosen here: rolled")).toBeVisible();
 });
 
+test("a note taken by the other hand keeps the moment in hand, and so does one that is left out", async ({ page }) => {
+  const left = ["A2", "E3", "A2", "E3"].map((p) => noteXml(p, { staff: 2, voice: 5 })).join("");
+  const right = chord("A3", "E4", "A4", "E5") + ["C5", "D5", "E5"].map((p) => noteXml(p)).join("");
+  const text = scoreXml([`${right}<backup><duration>48</duration></backup>${left}`], { staves: 2 });
+  await openOnBench(page, { title: "Two hands", bars: [1, 1], text });
+  const remedies = page.getByRole("region", { name: "Remedies" });
+  await remedies.getByRole("button", { name: /^Choose: Take A 3 with the left hand/ }).click();
+  await expect(remedies.getByText("Chosen here: other hand")).toBeVisible();
+  await expect(page.locator("g[data-remedy='other-hand']").first()).toBeVisible();
+  await page.reload();
+  await expect(remedies.getByText("Chosen here: other hand")).toBeVisible();
+  await remedies.getByRole("button", { name: /^Choose: Leave out A 3/ }).click();
+  await expect(remedies.getByText("Chosen here: left out")).toBeVisible();
+  await expect(page.locator(".engraving ~ svg g[data-remedy='omit']")).toHaveCount(1);
+});
+
 test("a long piece is surveyed in the background, with progress and a stop, and leads to a new passage", async ({
   page,
 }) => {

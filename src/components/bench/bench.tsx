@@ -113,7 +113,11 @@ export function Bench({ data }: { data: PassageData }) {
                 study={view.study}
                 note={note}
                 allows={data.allows}
-                onOptions={held.setOptions}
+                onOptions={(options) => {
+                  held.setOptions(options);
+                  // A remedy may change which note comes first: the one in hand stays so.
+                  if (note) chooseNote(note);
+                }}
               />
             </>
           )}

@@ -44,14 +44,24 @@ function judgeOf(study: Study): (digits: Fingering) => Judged {
   };
 }
 
-/** The note in hand, kept in the address; `fallback` where the address names none of the passage. */
+/**
+ * The note in hand, kept in the address. Where that is left out by choice, another of its moment; `fallback` where the
+ * address names none of the passage.
+ */
 export function useNoteInHand(
-  { asked, steps }: PassageView,
+  { asked, notes, steps }: PassageView,
   fallback: NoteId | undefined,
 ): { note: NoteId | null; at: number; choose: (note: NoteId) => void } {
   const [named, setNamed] = useQueryState("note", parseAsString.withDefault(""));
-  const note = (asked.includes(named as NoteId) ? named : (fallback ?? asked[0] ?? null)) as NoteId | null;
+  const found = asked.includes(named as NoteId) ? (named as NoteId) : besideIt(named, asked, notes);
+  const note = found ?? fallback ?? asked[0] ?? null;
   return { note, at: note ? stepOf(steps, note) : -1, choose: (next) => void setNamed(next) };
+}
+
+/** Another note of the moment of one that is not played. */
+function besideIt(named: string, asked: readonly NoteId[], notes: readonly Note[]): NoteId | undefined {
+  const missing = notes.find((n) => n.id === named);
+  return missing && notes.find((n) => n.onset === missing.onset && asked.includes(n.id))?.id;
 }
 
 /** The option in view, by the letter in the address. */
