@@ -1,8 +1,8 @@
-import { bestFingerings, notesAsked, type Study } from "@/core/fingering/study";
-import { WEIGHTS, type Weights } from "@/core/fingering/cost/weights";
-import { handOfRulerSpan } from "@/core/hand/hand";
-import { FULL_SIZE } from "@/core/keyboard/instrument";
-import { passageOfKeys } from "@/core/passage/of-keys";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { finger } from "@/cli/finger";
+import { noteXml, scoreXml, spelled } from "../tests/support/musicxml";
 import { QUALITY_RULER_SPAN, QUALITY_TEMPO, type QualityCase } from "./cases";
 
 export interface Agreement {
@@ -13,23 +13,55 @@ export interface Agreement {
   readonly graded: number;
 }
 
-/** How far the engine agrees with a case's accepted fingering that agrees best. */
-export function agreement(given: QualityCase, weights: Weights = WEIGHTS): Agreement {
-  const study: Study = {
-    passage: passageOfKeys(given.keys, "1/4", given.side),
-    hands: { right: handOfRulerSpan("right", QUALITY_RULER_SPAN), left: handOfRulerSpan("left", QUALITY_RULER_SPAN) },
-    instrument: FULL_SIZE,
-    manner: { tempo: QUALITY_TEMPO, touch: "legato", pedal: false },
-    weights,
-  };
-  const [best] = bestFingerings(study, {}, 1);
-  const ours = notesAsked(study).map((id) => best![id] ?? 0);
+/** How far what the public command line answers agrees with the accepted fingerings that agree best, case by case. */
+export function agreements(cases: readonly QualityCase[]): readonly Agreement[] {
+  const answers = fingersByCommand(cases);
+  return cases.map((given, i) => agreement(given, answers[i]!));
+}
+
+/** Fingers for each case, low key first, as any program that finds them would be graded. */
+export function agreement(given: QualityCase, ours: readonly number[]): Agreement {
   let [nearest, agreed] = [given.accepted[0]!, -1];
   for (const accepted of given.accepted) {
     const count = given.graded.filter((i) => accepted[i] === ours[i]).length;
     if (count > agreed) [nearest, agreed] = [accepted, count];
   }
   return { name: given.name, ours: ours.join(""), nearest: nearest.join(""), agreed, graded: given.graded.length };
+}
+
+interface Answered {
+  readonly options: readonly { readonly fingering: readonly { readonly finger: number | null }[] }[];
+}
+
+/** Writes every case as a file and has the command finger them all. */
+function fingersByCommand(cases: readonly QualityCase[]): readonly (readonly number[])[] {
+  const folder = mkdtempSync(join(tmpdir(), "quality-"));
+  const answers: (readonly number[])[] = [];
+  const read = (line: string): void => {
+    const { options } = JSON.parse(line) as Answered;
+    answers.push(options[0]!.fingering.map((entry) => entry.finger ?? 0));
+  };
+  try {
+    for (const [i, given] of cases.entries()) {
+      const path = join(folder, `${i}.musicxml`);
+      writeFileSync(path, scoreXml([given.keys.map((key) => noteXml(spelled(key), { length: 3 })).join("")]));
+      const span = String(QUALITY_RULER_SPAN);
+      const wishes = [
+        "--hand",
+        given.side,
+        "--span-right",
+        span,
+        "--span-left",
+        span,
+        "--tempo",
+        String(QUALITY_TEMPO),
+      ];
+      finger([path, ...wishes, "--json"], read);
+    }
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+  return answers;
 }
 
 export interface Summary {

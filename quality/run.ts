@@ -1,10 +1,10 @@
 import { qualityCases, TABLES } from "./cases";
-import { agreement, summary } from "./measure";
+import { agreements, summary } from "./measure";
 
 /** `npm run quality`: prints the agreement with the standard fingerings, and each case that differs. */
 const share = (part: number, of: number): string => `${((100 * part) / of).toFixed(1)} of 100`;
 for (const table of TABLES) {
-  const all = qualityCases(table).map((given) => agreement(given));
+  const all = agreements(qualityCases(table));
   for (const a of all) {
     if (a.agreed < a.graded)
       console.log(`${a.name.padEnd(34)} ours ${a.ours}  accepted ${a.nearest}  ${a.agreed}/${a.graded}`);

@@ -16,7 +16,7 @@ export function explain(args: readonly string[], print: (line: string) => void):
 function explanation(study: Study, wishes: Wishes): object {
   const printed = printedDigits(study);
   const given = { ...printed, ...wishes.pin };
-  const [fingering] = bestFingerings(study, given, 1);
+  const [fingering] = bestFingerings(study, { pins: given }, 1);
   const judged = judge(study, fingering!);
   return {
     strain: rounded(judged.strain),

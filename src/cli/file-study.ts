@@ -9,12 +9,12 @@ import { wording } from "@/formats/issue";
 import { readScore } from "@/formats/musicxml/open";
 import { passageFrom } from "@/formats/musicxml/passage";
 import { pianoPart } from "@/formats/musicxml/score";
-import { wishesFrom, type Wishes } from "./wishes";
+import { notesNamed, wishesFrom, type Wishes } from "./wishes";
 
 /** Where the file names no tempo and none is asked for, in quarter notes a minute. */
 const USUAL_TEMPO = 96;
 
-/** The whole of a file before the hands wished for; a sentence where it cannot be read or a pin names no note of it. */
+/** The whole of a file before the hands wished for; a sentence where it cannot be read or a wish names no note of it. */
 export function studyOfFile(file: string, wishes: Wishes): Study | string {
   let bytes: Uint8Array;
   try {
@@ -35,8 +35,8 @@ export function studyOfFile(file: string, wishes: Wishes): Study | string {
     manner: { tempo: wishes.tempo ?? part.tempo ?? USUAL_TEMPO, touch: "legato", pedal: false },
   });
   const asked = new Set<string>(notesAsked(study));
-  const stranger = Object.keys(wishes.pin).find((note) => !asked.has(note));
-  return stranger ? `--pin ${stranger}: the hands asked for play no such note.` : study;
+  const stranger = notesNamed(wishes).find(({ note }) => !asked.has(note));
+  return stranger ? `--${stranger.option} ${stranger.note}: the hands asked for play no such note.` : study;
 }
 
 /** The notes of the hands asked for, by onset and then pitch. */

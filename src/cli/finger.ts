@@ -1,4 +1,7 @@
 import { drain } from "@/core/drain";
+import { figuresOf } from "@/core/figures/find";
+import { bondsOf } from "@/core/figures/ties";
+import type { Conditions } from "@/core/fingering/conditions";
 import type { Fingering } from "@/core/fingering/fingering";
 import { optionName } from "@/core/fingering/options";
 import { reasonForNone } from "@/core/fingering/reasons";
@@ -8,10 +11,10 @@ import type { Finger } from "@/core/hand/finger";
 import type { Note } from "@/core/passage/note";
 import { handOf } from "@/core/passage/passage";
 import { eachFile, notesInOrder, rounded } from "./file-study";
-import type { Wishes } from "./wishes";
+import { conditionsFrom, type Wishes } from "./wishes";
 
 export const FINGER_USAGE =
-  "finger FILE... --hand right|left|both [--span-right MM] [--span-left MM] [--tempo BPM] [--options K] [--pin ID=F]... [--sweep LOW:HIGH] --json";
+  "finger FILE... --hand right|left|both [--span-right MM] [--span-left MM] [--tempo BPM] [--options K] [--pin ID=F]... [--rule-out ID=F|thumb-on-black|4-5]... [--hold ID]... [--tie none|alike|all] [--sweep LOW:HIGH] --json";
 
 /** The k best fingerings of each file. */
 export function finger(args: readonly string[], print: (line: string) => void): number {
@@ -21,7 +24,7 @@ export function finger(args: readonly string[], print: (line: string) => void): 
 /** The notes of the hands asked for, and each option with one entry a note in the same order. */
 function listing(study: Study, wishes: Wishes): object {
   const notes = notesInOrder(study);
-  const best = notes.length === 0 ? [] : bestFingerings(study, wishes.pin, wishes.options);
+  const best = notes.length === 0 ? [] : bestFingerings(study, conditionsOf(study, wishes), wishes.options);
   return {
     notes: notes.map(({ id, bar, onset, pitch, staff }) => ({ id, bar: Number(bar), onset, midi: pitch, staff })),
     options: best.map((fingering, place) => {
@@ -35,6 +38,12 @@ function listing(study: Study, wishes: Wishes): object {
     }),
     ...(wishes.sweep ? { sweep: sweepOf(study, best, wishes.sweep) } : {}),
   };
+}
+
+/** What is wished for, and the ties of the figures that return. */
+function conditionsOf(study: Study, wishes: Wishes): Conditions {
+  const bonds = wishes.tie === "none" ? [] : bondsOf(study, figuresOf(study), wishes.tie);
+  return { ...conditionsFrom(wishes), bonds };
 }
 
 function entry(study: Study, note: Note, finger: Finger | null): object {

@@ -1,5 +1,7 @@
 import { parseArgs, type ParseArgsConfig } from "node:util";
 import { z } from "zod";
+import { TYING } from "@/core/figures/ties";
+import type { Conditions } from "@/core/fingering/conditions";
 import type { Pins } from "@/core/fingering/fingering";
 import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
@@ -25,6 +27,17 @@ const sweep = z
   .pipe(z.tuple([tempo, tempo]))
   .refine(([low, high]) => Math.ceil(low) <= Math.floor(high), "The slower tempo of a sweep comes first.");
 
+const THUMB_ON_BLACK = "thumb-on-black";
+const FOURTH_AND_FIFTH = "4-5";
+
+/** "b1-s1-v1-n3=4": not this finger on this note; or one of the two rules for the whole passage. */
+const ruleOut = z
+  .string()
+  .regex(
+    new RegExp(`^([^=]+=[1-5]|${THUMB_ON_BLACK}|${FOURTH_AND_FIFTH})$`),
+    `What is ruled out is a note's name, =, and a finger from 1 to 5, or ${THUMB_ON_BLACK}, or ${FOURTH_AND_FIFTH}.`,
+  );
+
 /** Spans are ruler spans in mm, tempi quarter notes a minute. */
 const Wishes = z.object({
   hand: z.enum(["right", "left", "both"]),
@@ -36,10 +49,36 @@ const Wishes = z.object({
     .array(pin)
     .default([])
     .transform((pins) => Object.fromEntries(pins) as Pins),
+  "rule-out": z.array(ruleOut).default([]),
+  hold: z.array(z.string().transform((id) => id as NoteId)).default([]),
+  tie: z.enum(TYING).default("alike"),
   sweep: sweep.optional(),
 });
 
 export type Wishes = z.infer<typeof Wishes>;
+
+/** What is asked of the fingering itself, ties aside. */
+export function conditionsFrom(wishes: Wishes): Conditions {
+  const ruledOut: Record<NoteId, Finger[]> = {};
+  for (const words of wishes["rule-out"]) {
+    const [note, finger] = words.split("=");
+    if (finger) (ruledOut[note as NoteId] ??= []).push(Number(finger) as Finger);
+  }
+  return {
+    pins: wishes.pin,
+    ruledOut,
+    noThumbOnBlack: wishes["rule-out"].includes(THUMB_ON_BLACK),
+    noFourthAndFifth: wishes["rule-out"].includes(FOURTH_AND_FIFTH),
+    mustHold: wishes.hold,
+  };
+}
+
+/** The notes that wishes name, each with the option that names it. */
+export function notesNamed(wishes: Wishes): readonly { readonly option: string; readonly note: NoteId }[] {
+  const { pins = {}, ruledOut = {}, mustHold = [] } = conditionsFrom(wishes);
+  const named = (option: string, notes: readonly string[]) => notes.map((note) => ({ option, note: note as NoteId }));
+  return [...named("pin", Object.keys(pins)), ...named("rule-out", Object.keys(ruledOut)), ...named("hold", mustHold)];
+}
 
 const OPTIONS = {
   hand: { type: "string" },
@@ -48,6 +87,9 @@ const OPTIONS = {
   tempo: { type: "string" },
   options: { type: "string" },
   pin: { type: "string", multiple: true },
+  "rule-out": { type: "string", multiple: true },
+  hold: { type: "string", multiple: true },
+  tie: { type: "string" },
   sweep: { type: "string" },
   json: { type: "boolean" },
 } as const satisfies ParseArgsConfig["options"];

@@ -28,7 +28,7 @@ export async function reworkOptions(
   const lattices = latticesOf(study);
   for (const { id, pins, digits } of data.options) {
     const kept = standing(study, { ...without(digits, changed), ...pins });
-    const [best] = drain(fingering(lattices, kept, 1));
+    const [best] = drain(fingering(lattices, { pins: kept }, 1));
     if (best) await rework(db, id, { ...ofRestingHands(study, digits), ...best });
   }
   return { ok: true, value: await fingeringsOf(db, passageId) };

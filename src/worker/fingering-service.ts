@@ -58,7 +58,7 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     },
     firstOptions: (onProgress) => run(findingFirstOptions(atHand().study, atHand().lattices), onProgress),
     async around(pins) {
-      const answer = await run(fingering(atHand().lattices, pins, 1), () => undefined);
+      const answer = await run(fingering(atHand().lattices, { pins }, 1), () => undefined);
       return answer.stopped ? answer : { stopped: false, found: answer.found[0]! };
     },
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),

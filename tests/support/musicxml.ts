@@ -41,3 +41,9 @@ export function noteXml(
 export function bytes(text: string): Uint8Array {
   return new TextEncoder().encode(text);
 }
+
+/** A key by a name that noteXml takes: "C#4". */
+export function spelled(key: number): string {
+  const names = ["C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"];
+  return `${names[key % 12]}${Math.floor(key / 12) - 1}`;
+}

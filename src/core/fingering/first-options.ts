@@ -34,7 +34,7 @@ export function* findingFirstOptions(
   }));
   const printed = printedDigits(study);
   if (Object.keys(printed).length === 0) return options;
-  const [around] = yield* fingering(lattices, printed, 1);
+  const [around] = yield* fingering(lattices, { pins: printed }, 1);
   return [...options, { name: optionName(options.length), origin: "printed", fingering: around!, pins: printed }];
 }
 

@@ -11,6 +11,7 @@ import { candidatesFor } from "./candidates";
 import { price, framesOf } from "./cost/price";
 import { WEIGHTS } from "./cost/weights";
 import { latticeOf } from "./search/lattice";
+import { pinsOnly } from "./search/terms";
 import { search, searching } from "./search/search";
 import type { Task } from "./task";
 
@@ -94,8 +95,8 @@ describe("a lattice kept between searches", () => {
       for (let round = 0; round < 4; round++) {
         const pins = new Int8Array(task.line.strokes.length);
         for (let i = 0; i < round; i++) pins[random.whole(0, pins.length - 1)] = random.whole(1, 5);
-        const again = drain(searching(kept, pins, 3));
-        const fresh = drain(searching(latticeOf(task, pins), new Int8Array(pins.length), 3));
+        const again = drain(searching(kept, pinsOnly(pins), 3));
+        const fresh = drain(searching(latticeOf(task, pins), pinsOnly(new Int8Array(pins.length)), 3));
         expect(again.map((f) => f.total)).toEqual(fresh.map((f) => expect.closeTo(f.total, 6) as number));
         expect(search(task, pins, 3)).toEqual(again);
         if (round > 0) pinned++;

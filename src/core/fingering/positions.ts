@@ -5,7 +5,7 @@ import type { NoteId } from "../passage/note";
 import { framesOf } from "./cost/price";
 import type { Fingering } from "./fingering";
 import type { Frame, Press } from "./frame";
-import { digitsOf } from "./search/pins";
+import { digitsOf } from "./search/terms";
 import { tasksOf, type Study } from "./study";
 import type { Task } from "./task";
 

@@ -7,7 +7,7 @@ import { framesOf } from "./cost/price";
 import type { Fingering } from "./fingering";
 import type { Held } from "../placement/placement";
 import type { Press } from "./frame";
-import { digitsOf } from "./search/pins";
+import { digitsOf } from "./search/terms";
 import { notesAsked, tasksOf, type Study } from "./study";
 import type { Task } from "./task";
 

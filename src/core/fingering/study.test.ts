@@ -45,7 +45,7 @@ describe("a study", () => {
   it("keeps to pins and works out the rest around them", () => {
     const study = studyOfKeys([60, 62, 64, 65, 67]);
     const id = notesAsked(study)[2]!;
-    const [pinned] = bestFingerings(study, { [id]: 1 } as Pins, 1);
+    const [pinned] = bestFingerings(study, { pins: { [id]: 1 } as Pins }, 1);
     expect(pinned![id]).toBe(1);
     expect(judge(study, pinned!).strain).toBeGreaterThan(judge(study, bestFingerings(study, {}, 1)[0]!).strain);
   });
@@ -118,7 +118,7 @@ describe("options", () => {
         const merged = mergeBest(
           lists.map((list) => list.map((total) => ({ total, item: total }))),
           5,
-        ).map((parts) => parts.reduce((a, b) => a + b, 0));
+        ).map(({ item }) => item.reduce((a, b) => a + b, 0));
         let sums = [0];
         for (const list of lists) sums = sums.flatMap((sum) => list.map((total) => sum + total));
         expect(merged).toEqual(sums.sort((a, b) => a - b).slice(0, 5));

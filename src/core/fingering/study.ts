@@ -9,9 +9,11 @@ import { handOf, handsAsked, inOrder, playedNotes, type Manner, type Passage } f
 import { causeById } from "./cost/causes";
 import { price } from "./cost/price";
 import { WEIGHTS, type Weights } from "./cost/weights";
-import type { Fingering, Pins } from "./fingering";
-import { mergeBest } from "./search/merge";
-import { digitsOf, fingeringOf, pinnedDigits } from "./search/pins";
+import type { Conditions } from "./conditions";
+import type { Digits, Fingering } from "./fingering";
+import { searchingBonded } from "./search/bonded";
+import { mergeBest, type Costed } from "./search/merge";
+import { digitsOf, fingeringOf, termsOf, type Terms } from "./search/terms";
 import { latticeOf, type Lattice } from "./search/lattice";
 import { searching, type Progress } from "./search/search";
 import type { Task } from "./task";
@@ -89,31 +91,64 @@ export function latticesOf(study: Study): readonly Lattice[] {
   return tasksOf(study).map((task) => latticeOf(task));
 }
 
+/** A fingering of both hands, with what it comes to and whether nothing better keeps to the conditions. */
+export interface Solved {
+  readonly fingering: Fingering;
+  readonly total: number;
+  readonly exact: boolean;
+}
+
 /**
- * The k best fingerings around some pins, best first, hands searched apart and put together exactly. A
- * generator, so that the caller can stop between onsets.
+ * The k best fingerings that keep to some conditions, best first, hands searched apart and put together exactly;
+ * with bonds see search/bonded. A generator, so that the caller can stop between onsets.
  */
-export function* fingering(
+export function* solving(
   lattices: readonly Lattice[],
-  pins: Pins,
+  conditions: Conditions,
   k: number,
-): Generator<Progress, readonly Fingering[]> {
+): Generator<Progress, readonly Solved[]> {
   const of = lattices.reduce((sum, { task }) => sum + task.line.onsets.length, 0);
+  const terms = lattices.map(({ task }) => termsOf(task.line, conditions));
+  const { bonds = [] } = conditions;
+  const { found, exact } = yield* bonds.length > 0
+    ? searchingBonded(lattices, terms, bonds, k)
+    : searchingApart(lattices, terms, k, of);
+  return found.map(({ total, item }) => ({
+    fingering: Object.assign({}, ...lattices.map(({ task }, i) => fingeringOf(task.line, item[i]!))) as Fingering,
+    total,
+    exact,
+  }));
+}
+
+function* searchingApart(
+  lattices: readonly Lattice[],
+  terms: readonly Terms[],
+  k: number,
+  of: number,
+): Generator<Progress, { readonly found: readonly Costed<readonly Digits[]>[]; readonly exact: true }> {
   let done = 0;
-  const lists = [];
-  for (const lattice of lattices) {
-    const { task } = lattice;
-    const steps = searching(lattice, pinnedDigits(task.line, pins), k);
+  const lists: Costed<Digits>[][] = [];
+  for (const [i, lattice] of lattices.entries()) {
+    const steps = searching(lattice, terms[i]!, k);
     let step = steps.next();
     for (; !step.done; step = steps.next()) yield { done: ++done, of };
-    lists.push(step.value.map(({ total, digits }) => ({ total, item: fingeringOf(task.line, digits) })));
+    lists.push(step.value.map(({ total, digits }) => ({ total, item: digits })));
   }
-  return mergeBest(lists, k).map((parts) => Object.assign({}, ...parts) as Fingering);
+  return { found: mergeBest(lists, k), exact: true };
+}
+
+/** The fingerings alone. */
+export function* fingering(
+  lattices: readonly Lattice[],
+  conditions: Conditions,
+  k: number,
+): Generator<Progress, readonly Fingering[]> {
+  return (yield* solving(lattices, conditions, k)).map((solved) => solved.fingering);
 }
 
 /** The same, without stopping. */
-export function bestFingerings(study: Study, pins: Pins, k: number): readonly Fingering[] {
-  return drain(fingering(latticesOf(study), pins, k));
+export function bestFingerings(study: Study, conditions: Conditions, k: number): readonly Fingering[] {
+  return drain(fingering(latticesOf(study), conditions, k));
 }
 
 /** Prices a fingering, taken apart note by note; a note it does not name counts as left out. */

@@ -14,6 +14,8 @@ export interface Note {
   /** The note heads after the first that are tied to this one, in order. */
   readonly tied: readonly NoteId[];
   readonly pitch: Pitch;
+  /** Steps of the scale from the lowest C, as written; by the key's plain name where it is not said. See stepOf. */
+  readonly step?: number;
   readonly staff: number;
   readonly voice: string;
   /** Quarter notes from the start of the piece. */
@@ -31,6 +33,14 @@ export interface Note {
   readonly beat: Beats;
   /** The digit that came with the note, if any. */
   readonly printed: number | null;
+}
+
+/** The step of the scale that each key of an octave is usually written on, C to B. */
+const USUAL_STEPS = [0, 0, 1, 2, 2, 3, 3, 4, 5, 5, 6, 6];
+
+/** Steps of the scale from the lowest C: seven an octave, so that C4 is 28. */
+export function stepOf({ step, pitch }: Note): number {
+  return step ?? (Math.floor(pitch / 12) - 1) * 7 + USUAL_STEPS[pitch % 12]!;
 }
 
 /** When a note ends, in quarter notes from the start of the piece. */

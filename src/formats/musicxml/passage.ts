@@ -28,11 +28,12 @@ export function passageFrom(part: Part, fromBar: number, toBar: number, hands: H
 type Growing = { -readonly [Key in keyof Note]: Note[Key] };
 
 function begun(head: NoteHead, bar: Bar): Growing {
-  const { id, pitch, staff, voice, onset, duration, grace, printed } = head;
+  const { id, pitch, step, staff, voice, onset, duration, grace, printed } = head;
   return {
     id,
     tied: [],
     pitch,
+    step,
     staff,
     voice,
     onset,

@@ -15,6 +15,7 @@ export interface Running {
 }
 
 const STEPS: Record<string, number> = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11 };
+const LETTERS = Object.keys(STEPS);
 const UNITS: Record<string, number> = { whole: 4, half: 2, quarter: 1, eighth: 0.5, "16th": 0.25, "32nd": 0.125 };
 
 interface Growing {
@@ -136,7 +137,7 @@ function readNote(element: Element, bar: Growing, running: Running): string | nu
   const ties = tiesOf(element);
   bar.heads.push({
     id: `b${bar.index}-s${staff}-v${voice}-n${order}` as NoteId,
-    pitch,
+    ...pitch,
     staff,
     voice,
     onset: add(bar.start, at),
@@ -162,7 +163,8 @@ function durationOf(element: Element, bar: Growing, running: Running): Beats | n
   return beats(Number(text), running.divisions);
 }
 
-function pitchOf(element: Element, bar: Growing): Pitch | null {
+/** The key, and the step of the scale it is written on. */
+function pitchOf(element: Element, bar: Growing): { readonly pitch: Pitch; readonly step: number } | null {
   const written = child(element, "pitch");
   if (!written) {
     bar.issues.push(remark("unpitched", "A note without pitch is passed over.", bar.place));
@@ -179,7 +181,7 @@ function pitchOf(element: Element, bar: Growing): Pitch | null {
       bar.issues.push(
         remark("microtone", `${step}${octave} altered by ${alter} is taken as the nearest key.`, bar.place),
       );
-    return key;
+    return { pitch: key, step: octave * 7 + LETTERS.indexOf(step) };
   }
   bar.issues.push(
     remark(

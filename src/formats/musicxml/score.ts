@@ -39,6 +39,7 @@ export interface Bar {
 export interface NoteHead {
   readonly id: NoteId;
   readonly pitch: Pitch;
+  readonly step: number;
   readonly staff: number;
   readonly voice: string;
   readonly onset: Beats;

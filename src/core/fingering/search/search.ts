@@ -1,9 +1,11 @@
 import { drain } from "../../drain";
 import type { Digits } from "../fingering";
-import type { Candidate, PinnedDigits } from "../candidates";
+import type { PinnedDigits } from "../candidates";
+import { frameAfter, type Press } from "../frame";
 import type { Task } from "../task";
 import { latticeOf, type Lattice } from "./lattice";
 import type { Layer } from "./layer";
+import { keepsPins, keepsToAllowed, pinsOnly, type Terms } from "./terms";
 
 /** A fingering found, with the sum of its strains. */
 export interface Found {
@@ -28,31 +30,59 @@ export interface Progress {
  * A generator, so that a worker can stop between onsets: it yields its progress at each.
  * @param k how many, at least 1
  */
-export function* searching(lattice: Lattice, pins: PinnedDigits, k: number): Generator<Progress, readonly Found[]> {
+export function* searching(lattice: Lattice, terms: Terms, k: number): Generator<Progress, readonly Found[]> {
   const { line } = lattice.task;
   const ways: Ways[] = [];
   for (const { index } of line.onsets) {
     const layer = lattice.layer(index);
-    const open = layer.candidates.map((candidate) => keepsTo(pins, candidate));
+    const open = openTo(terms, layer);
     // Fingers in natural order cannot do what is pinned: the lattice of these very pins can.
-    if (!open.includes(true)) return yield* searching(latticeOf(lattice.task, pins), new Int8Array(pins.length), k);
-    ways.push(waysTo(layer, open, index === 0 ? null : { layer: lattice.layer(index - 1), ways: ways[index - 1]! }, k));
+    if (open === null) {
+      const forced = latticeOf(lattice.task, terms.pins);
+      return yield* searching(forced, { ...terms, pins: new Int8Array(terms.pins.length) }, k);
+    }
+    const prior = index === 0 ? null : { layer: lattice.layer(index - 1), ways: ways[index - 1]! };
+    const shut = prior && shutSteps(terms, prior.layer, layer, lattice);
+    let now = waysTo(layer, open, shut, prior, k);
+    // Where the conditions on steps leave no way on, they give way here.
+    if (shut && now.counts.every((count) => count === 0)) now = waysTo(layer, open, null, prior, k);
+    ways.push(now);
     yield { done: index + 1, of: line.onsets.length };
   }
   return ways.length === 0 ? [{ total: 0, digits: new Int8Array(0) }] : trace(lattice, ways, k);
 }
 
-/** The same, without stopping. */
+/** The same of a task, around some pins, without stopping. */
 export function search(task: Task, pins: PinnedDigits, k: number): readonly Found[] {
-  return drain(searching(latticeOf(task), pins, k));
+  return drain(searching(latticeOf(task), pinsOnly(pins), k));
 }
 
-/** Whether a candidate plays every pinned stroke of its onset with the pinned finger. */
-function keepsTo(pins: PinnedDigits, { struck, leftOut }: Candidate): boolean {
-  return (
-    struck.every((p) => !pins[p.stroke.index] || pins[p.stroke.index] === p.finger) &&
-    leftOut.every((s) => !pins[s.index])
-  );
+/** By candidate, whether it is open; null where no candidate keeps to the pins. Where all are ruled out, none is. */
+export function openTo(terms: Terms, { candidates }: Layer): readonly boolean[] | null {
+  const pinned = candidates.map((candidate) => keepsPins(terms, candidate));
+  if (!pinned.includes(true)) return null;
+  const allowed = candidates.map((candidate, i) => pinned[i]! && keepsToAllowed(terms, candidate));
+  return allowed.includes(true) ? allowed : pinned;
+}
+
+/** By state, whether the conditions on steps shut it; null where they shut none. */
+function shutSteps(terms: Terms, prior: Layer, layer: Layer, { task }: Lattice): Uint8Array | null {
+  const { mustHold, noFourthAndFifth } = terms;
+  const onset = layer.frames[0]!.onset;
+  const isHolding = task.line.strokes.some((s) => mustHold[s.index] && s.onset < onset.index && s.until > onset.index);
+  if (!isHolding && !noFourthAndFifth) return null;
+  return Uint8Array.from(layer.from, (from, state) => {
+    const before = prior.frames[from]!;
+    const { struck, leftOut } = layer.candidates[layer.by[state]!]!;
+    const isWeak = noFourthAndFifth && isFourthAndFifth(before.struck, struck);
+    const letsGo = isHolding && frameAfter(before, onset, struck, leftOut, task).letGo;
+    return Number(isWeak || (letsGo && letsGo.some(({ press }) => mustHold[press.stroke.index])));
+  });
+}
+
+function isFourthAndFifth(before: readonly Press[], now: readonly Press[]): boolean {
+  const [one, other] = [before[0], now[0]];
+  return before.length === 1 && now.length === 1 && one!.finger + other!.finger === 9 && one!.finger !== other!.finger;
 }
 
 /** For each state of a layer its up to k cheapest totals, ascending, and the state and rank each came from. */
@@ -63,7 +93,13 @@ interface Ways {
   readonly backRank: Int32Array;
 }
 
-function waysTo(layer: Layer, open: readonly boolean[], prior: { layer: Layer; ways: Ways } | null, k: number): Ways {
+function waysTo(
+  layer: Layer,
+  open: readonly boolean[],
+  shut: Uint8Array | null,
+  prior: { layer: Layer; ways: Ways } | null,
+  k: number,
+): Ways {
   const count = layer.from.length;
   const ways: Ways = {
     totals: new Float64Array(count * k),
@@ -72,7 +108,7 @@ function waysTo(layer: Layer, open: readonly boolean[], prior: { layer: Layer; w
     backRank: new Int32Array(count * k),
   };
   for (let state = 0; state < count; state++) {
-    if (!open[layer.by[state]!]) continue;
+    if (!open[layer.by[state]!] || shut?.[state]) continue;
     const pair = layer.pair[state]!;
     if (prior === null) keep(ways, state, pair, -1, 0, k);
     else extend(ways, state, pair, layer, prior.layer.ending[layer.from[state]!]!, prior.ways, k);

@@ -1,0 +1,36 @@
+import type { Side } from "../hand/finger";
+import type { NoteId } from "../passage/note";
+import type { RelationName } from "./relations";
+
+/** Notes of one hand that come again. */
+export interface Figure {
+  readonly side: Side;
+  /** Onset by onset, within a chord from the thumb's side outwards. */
+  readonly notes: readonly NoteId[];
+  /** In the order in which they come, those in the figure's own hand first. */
+  readonly returns: readonly FigureReturn[];
+}
+
+/** One time a figure comes again. */
+export interface FigureReturn {
+  readonly relation: RelationName;
+  readonly side: Side;
+  /** Each answers the figure's note of the same place. */
+  readonly notes: readonly NoteId[];
+  /** Semitones it is moved by, steps of the scale where it moves along that, the sum of two keys where it is reflected. */
+  readonly by: number;
+  /** Share of its notes that lie on a key of the same colour as in the figure, 0 to 1: at 1 the hand feels the same. */
+  readonly alike: number;
+  /** Places in notes that depart from the figure. */
+  readonly changed: readonly number[];
+}
+
+/** Whether the same fingers feel the same: the very keys, or keys that lie alike, in the same hand and unchanged. */
+export function feelsTheSame({ relation, changed }: FigureReturn): boolean {
+  return (relation === "exact" || relation === "octave") && changed.length === 0;
+}
+
+/** Whether the same fingers can be asked for: a figure turned upside down in one hand needs others. */
+export function takesSameFingers({ relation }: FigureReturn): boolean {
+  return relation !== "inverted";
+}

@@ -1,0 +1,66 @@
+import { note, passage } from "../../../tests/support/passages";
+import { studyOfKeys, studyOn } from "../../../tests/support/studies";
+import type { Study } from "../fingering/study";
+import { figuresOf } from "./find";
+import { bondsOf } from "./ties";
+
+const FIGURE = [60, 64, 62, 67, 65];
+
+function found(study: Study) {
+  return figuresOf(study).map(({ notes, returns }) => ({
+    length: notes.length,
+    returns: returns.map(({ relation, by, alike, changed }) => ({ relation, by, alike, changed })),
+  }));
+}
+
+describe("figures that return", () => {
+  it.each([
+    ["on the same keys", FIGURE, { relation: "exact", by: 0, alike: 1, changed: [] }],
+    ["by octaves", FIGURE.map((k) => k - 24), { relation: "octave", by: -24, alike: 1, changed: [] }],
+    ["in semitones", FIGURE.map((k) => k + 1), { relation: "chromatic", by: 1, alike: 0.2, changed: [] }],
+    ["along the scale", [62, 65, 64, 69, 67], { relation: "diatonic", by: 1, alike: 1, changed: [] }],
+    ["upside down", FIGURE.map((k) => 136 - k), { relation: "inverted", by: 136, alike: 1, changed: [] }],
+  ])("are found %s", (_, answer, expected) => {
+    expect(found(studyOfKeys([...FIGURE, 71, 72, ...answer]))).toEqual([{ length: 5, returns: [expected] }]);
+  });
+
+  it("are found with a small change, which is named", () => {
+    const twice = [60, 64, 62, 67, 65, 69, 64, 60];
+    const changed = twice.map((key, i) => (i === 3 ? key + 12 : key + 12) + (i === 4 ? 1 : 0));
+    expect(found(studyOfKeys([...twice, 59, ...changed]))[0]!.returns).toEqual([
+      { relation: "octave", by: 12, alike: 7 / 8, changed: [4] },
+    ]);
+  });
+
+  it("are found mirrored in the other hand, place by place from the thumb", () => {
+    const notes = FIGURE.flatMap((key, i) => [
+      note(`r${i}`, key + 12, `${i}/4`, "1/4"),
+      note(`l${i}`, 124 - key - 12, `${i}/4`, "1/4", { staff: 2 }),
+    ]);
+    const [figure] = figuresOf(studyOn(passage(notes, "both", 2)));
+    expect(figure!.returns[0]).toMatchObject({ relation: "mirrored", side: "left", alike: 1 });
+    expect(figure!.returns[0]!.notes).toEqual(["l0", "l1", "l2", "l3", "l4"]);
+  });
+
+  it("are not found where the rhythm differs, in plain steps on other keys, nor in one key struck again", () => {
+    expect(figuresOf(studyOfKeys([60, 62, 64, 65, 67, 69, 71, 72]))).toEqual([]);
+    expect(figuresOf(studyOfKeys([60, 60, 60, 60, 60, 60, 60, 60]))).toEqual([]);
+    const uneven = [...FIGURE, ...FIGURE].map((key, i) => note(`n${i}`, key, `${i * (i + 1)}/8`, "1/8"));
+    expect(figuresOf(studyOn(passage(uneven)))).toEqual([]);
+  });
+
+  it("tie note by note those that feel the same, leaving the ends of a hand free", () => {
+    const study = studyOfKeys([...FIGURE, ...FIGURE.map((k) => k + 12), ...FIGURE.map((k) => k + 1)]);
+    const figures = figuresOf(study);
+    const numbers = (tying: "alike" | "all") =>
+      bondsOf(study, figures, tying).map((bond) => bond.map((id) => Number(/n(\d+)/.exec(id)![1])));
+    expect(numbers("alike")).toEqual([
+      [2, 7],
+      [3, 8],
+      [4, 9],
+      [5, 10],
+    ]);
+    expect(numbers("all")[0]).toEqual([6, 11]);
+    expect(bondsOf(study, figures, "none")).toEqual([]);
+  });
+});

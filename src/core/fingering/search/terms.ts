@@ -1,0 +1,74 @@
+import { isBlack } from "../../keyboard/pitch";
+import type { Line } from "../../passage/line";
+import type { Candidate, PinnedDigits } from "../candidates";
+import type { Conditions } from "../conditions";
+import type { Digits, Fingering } from "../fingering";
+import type { Finger } from "../../hand/finger";
+import type { NoteId } from "../../passage/note";
+
+/** The player's conditions on one line, by Stroke.index. */
+export interface Terms {
+  readonly pins: PinnedDigits;
+  /** Fingers ruled out, as bits: 1 << finger. */
+  readonly ruledOut: Uint8Array;
+  /** 1 where one finger must hold the stroke to its end. */
+  readonly mustHold: Uint8Array;
+  readonly noFourthAndFifth: boolean;
+}
+
+/** Pins alone. */
+export function pinsOnly(pins: PinnedDigits): Terms {
+  const { length } = pins;
+  return { pins, ruledOut: new Uint8Array(length), mustHold: new Uint8Array(length), noFourthAndFifth: false };
+}
+
+/** A condition on any note of a unison holds for its stroke; of two pins the first named wins. */
+export function termsOf(line: Line, conditions: Conditions): Terms {
+  const { pins = {}, ruledOut = {}, noThumbOnBlack = false, mustHold = [], noFourthAndFifth = false } = conditions;
+  const held = new Set(mustHold);
+  return {
+    pins: digitsOf(line, pins),
+    ruledOut: Uint8Array.from(line.strokes, ({ notes, key }) => {
+      const fingers = notes.flatMap((id) => ruledOut[id] ?? []);
+      return bits(noThumbOnBlack && isBlack(key) ? [1, ...fingers] : fingers);
+    }),
+    mustHold: Uint8Array.from(line.strokes, ({ notes }) => Number(notes.some((id) => held.has(id)))),
+    noFourthAndFifth,
+  };
+}
+
+function bits(fingers: readonly Finger[]): number {
+  return fingers.reduce((mask, finger) => mask | (1 << finger), 0);
+}
+
+/** Whether a candidate plays every pinned stroke of its onset with the pinned finger. */
+export function keepsPins({ pins }: Terms, { struck, leftOut }: Candidate): boolean {
+  return (
+    struck.every((p) => !pins[p.stroke.index] || pins[p.stroke.index] === p.finger) &&
+    leftOut.every((s) => !pins[s.index])
+  );
+}
+
+/** Whether it uses no finger that is ruled out; a pin comes before that. */
+export function keepsToAllowed({ pins, ruledOut }: Terms, { struck }: Candidate): boolean {
+  return struck.every(
+    ({ stroke, finger }) => pins[stroke.index] === finger || (ruledOut[stroke.index]! & (1 << finger)) === 0,
+  );
+}
+
+/** A fingering by stroke, 0 where it names none. */
+export function digitsOf(line: Line, fingering: Fingering): Digits {
+  return Int8Array.from(line.strokes, ({ notes }) => {
+    for (const id of notes) if (fingering[id]) return fingering[id];
+    return 0;
+  });
+}
+
+/** A line's digits by note; null where no finger plays. */
+export function fingeringOf(line: Line, digits: Digits): Fingering {
+  const fingering: Record<NoteId, Finger | null> = {};
+  for (const { notes, index } of line.strokes) {
+    for (const id of notes) fingering[id] = (digits[index] || null) as Finger | null;
+  }
+  return fingering;
+}
