@@ -21,10 +21,15 @@ export interface QualityCase {
 export const QUALITY_TEMPO = 96;
 export const QUALITY_RULER_SPAN = 205;
 
-/** Both are calibrated on: the first, and major scales in the six keys it leaves out. */
-export const TABLES = ["scales-and-arpeggios", "more-major-scales"] as const;
+/** Calibrated on: the first, major scales in the six keys it leaves out, and two minor ones that begin on black keys. */
+export const TUNED_ON = ["scales-and-arpeggios", "more-major-scales", "more-minor-scales"] as const;
 
-export function qualityCases(name: (typeof TABLES)[number] = "scales-and-arpeggios"): readonly QualityCase[] {
+/** The same kinds in keys that no weight was ever tried on. */
+export const NOT_TUNED_ON = "keys-not-tuned-on" as const;
+
+type Table = (typeof TUNED_ON)[number] | typeof NOT_TUNED_ON;
+
+export function qualityCases(name: Table = "scales-and-arpeggios"): readonly QualityCase[] {
   const table = JSON.parse(readFileSync(join(process.cwd(), "quality", `${name}.json`), "utf8")) as readonly Row[];
   return table.map(([name, side, keys, accepted, first, last]) => ({
     name,

@@ -10,7 +10,7 @@ import { lineOf } from "@/core/passage/line";
 import { placementsOf } from "@/core/placement/placements";
 import { passageOfKeys } from "@/core/passage/of-keys";
 import { seeded } from "../tests/support/seeded";
-import { QUALITY_RULER_SPAN, QUALITY_TEMPO, qualityCases, TABLES, type QualityCase } from "./cases";
+import { QUALITY_RULER_SPAN, QUALITY_TEMPO, qualityCases, TUNED_ON, type QualityCase } from "./cases";
 
 /**
  * A calibration aid, run by hand: seeded annealing over the weights on the standard fingerings. It raises
@@ -26,22 +26,24 @@ const { next: random } = seeded(Number(seed));
 
 /** The range in which each weight keeps its meaning; weights not named here are not calibrated on single lines. */
 const RANGES: Partial<Record<keyof Weights, readonly [number, number]>> = {
-  opening: [0.02, 0.6],
+  opening: [0.03, 0.6],
   openingBeyond: [0.3, 1.5],
-  crowding: [0.05, 0.5],
+  crowding: [0.1, 0.5],
   carry: [0.02, 0.5],
   shortfall: [0.05, 1],
-  position: [1, 20],
+  position: [4, 20],
   positionPerMm: [0.02, 0.5],
-  thumbPass: [2, 20],
-  thumbPassAgainst: [5, 25],
+  thumbPass: [4, 20],
+  thumbPassUnder: [0, 3],
+  neighbourPerMm: [0.15, 0.8],
+  thumbPassAgainst: [8, 30],
   thumbPassLevel: [0.5, 12],
   thumbPassPerMm: [0.02, 0.8],
   thumbPassFinger: [0, 25],
-  thumbOnBlack: [3, 25],
+  thumbOnBlack: [10, 40],
   littleOnBlack: [3, 20],
-  blackBesideWhite: [2, 25],
-  weakFinger: [0, 10],
+  blackBesideWhite: [3, 25],
+  weakFinger: [1, 10],
   weakRow: [1, 10],
   weakPair: [0.5, 8],
   fourthInside: [0, 5],
@@ -145,76 +147,114 @@ function dot({ knobs, amounts }: Sparse, values: Float64Array): number {
   return sum;
 }
 
-/** The cheapest fingers, with some fixed (0 where free), by the same recurrence as the search. */
-function cheapest(
-  { given, pairs, triples }: LaidOut,
-  values: Float64Array,
-  pins: readonly number[],
-): { total: number; digits: number[] } {
-  const n = given.keys.length;
-  const fits = (t: number, f: number): boolean => !pins[t] || pins[t] === f + 1;
-  const total = new Float64Array(n * 25).fill(Infinity);
-  const back = new Int8Array(n * 25).fill(-1);
-  for (let t = 0; t < n; t++) {
-    for (let j = 0; j < FINGERS; j++) {
-      if (!fits(t, j)) continue;
-      for (let i = 0; i < (t === 0 ? 1 : FINGERS); i++) {
-        if (t > 0 && !fits(t - 1, i)) continue;
-        const here = t * 25 + i * 5 + j;
-        const pair = dot(pairs[(t * FINGERS + i) * FINGERS + j]!, values);
-        if (t === 0) total[here] = pair;
-        for (let h = 0; t > 0 && h < (t === 1 ? 1 : FINGERS); h++) {
-          const sum =
-            total[(t - 1) * 25 + h * 5 + i]! +
-            pair +
-            dot(triples[((t * FINGERS + h) * FINGERS + i) * FINGERS + j]!, values);
-          if (sum < total[here]!) [total[here], back[here]] = [sum, h];
+/** A case's costs by some weights: of each pair, and of each three fingers. */
+interface Costs {
+  readonly pair: (t: number, i: number, j: number) => number;
+  readonly triple: (t: number, h: number, i: number, j: number) => number;
+}
+
+function costsBy({ pairs, triples }: LaidOut, values: Float64Array): Costs {
+  const pair = Float64Array.from(pairs, (p) => (p ? dot(p, values) : 0));
+  const triple = Float64Array.from(triples, (p) => (p ? dot(p, values) : 0));
+  return {
+    pair: (t, i, j) => pair[(t * FINGERS + i) * FINGERS + j]!,
+    triple: (t, h, i, j) => triple[((t * FINGERS + h) * FINGERS + i) * FINGERS + j]!,
+  };
+}
+
+const ALL = [0, 1, 2, 3, 4];
+
+/** The least cost with some fingers fixed (0 where free), by the same recurrence as the search. */
+function cheapest(n: number, { pair, triple }: Costs, pins: readonly number[]): number {
+  const allowed = (t: number): readonly number[] => (pins[t] ? [pins[t] - 1] : ALL);
+  let total = new Float64Array(25).fill(Infinity);
+  for (const j of allowed(0))
+    for (const i of allowed(1)) total[j * 5 + i] = pair(0, 0, j) + pair(1, j, i) + triple(1, 0, j, i);
+  for (let t = 2; t < n; t++) {
+    const next = new Float64Array(25).fill(Infinity);
+    for (const h of allowed(t - 2))
+      for (const i of allowed(t - 1)) {
+        const before = total[h * 5 + i]!;
+        for (const j of allowed(t)) {
+          const sum = before + pair(t, i, j) + triple(t, h, i, j);
+          if (sum < next[i * 5 + j]!) next[i * 5 + j] = sum;
         }
       }
+    total = next;
+  }
+  return Math.min(...total);
+}
+
+const PERIOD = 7;
+
+/** The same for two octaves of a scale whose second octave is fingered like the first, its three tonics left free. */
+function cheapestTied({ pair, triple }: Costs): number {
+  const joined = (t: number, h: number, i: number, j: number): number => pair(t, i, j) + triple(t, h, i, j);
+  let least = Infinity;
+  for (const a of ALL)
+    for (const b of ALL) {
+      const begun = Math.min(
+        ...ALL.map((first) => pair(0, 0, first) + pair(1, first, a) + triple(1, 0, first, a) + joined(2, first, a, b)),
+      );
+      let total = new Float64Array(25).fill(Infinity);
+      total[a * 5 + b] = begun;
+      for (let t = 3; t < PERIOD; t++) {
+        const next = new Float64Array(25).fill(Infinity);
+        for (const h of ALL)
+          for (const i of ALL) {
+            const before = total[h * 5 + i]!;
+            if (before === Infinity) continue;
+            for (const j of ALL) {
+              const sum = before + joined(t, h, i, j) + joined(t + PERIOD, h, i, j);
+              if (sum < next[i * 5 + j]!) next[i * 5 + j] = sum;
+            }
+          }
+        total = next;
+      }
+      for (const h of ALL)
+        for (const i of ALL) {
+          const link = Math.min(...ALL.map((m) => joined(7, h, i, m) + joined(8, i, m, a) + joined(9, m, a, b)));
+          const end = Math.min(...ALL.map((last) => joined(14, h, i, last)));
+          least = Math.min(least, total[h * 5 + i]! + link + end);
+        }
     }
-  }
-  return backFrom(total, back, n);
+  return least;
 }
 
-function backFrom(total: Float64Array, back: Int8Array, n: number): { total: number; digits: number[] } {
-  let at = (n - 1) * 25;
-  for (let s = at; s < n * 25; s++) if (total[s]! < total[at]!) at = s;
-  const digits: number[] = [];
-  const best = total[at]!;
-  for (let t = n - 1; t >= 0; t--) {
-    const [i, j] = [Math.floor((at % 25) / 5), at % 5];
-    digits[t] = j + 1;
-    at = (t - 1) * 25 + back[at]! * 5 + i;
-  }
-  return { total: best, digits };
-}
-
-const laidOut = TABLES.flatMap((table) => qualityCases(table)).map(layOut);
+const laidOut = TUNED_ON.flatMap((table) => qualityCases(table)).map(layOut);
 const pinsOf = laidOut.map(({ given }) =>
   given.accepted.map((digits) => digits.map((d, i) => (given.graded.includes(i) ? d : 0))),
 );
 
-function score(knobs: readonly number[]): { share: number; value: number } {
-  const values = Float64Array.from([...knobs, 1]);
-  let [notes, graded, value] = [0, 0, 0];
-  laidOut.forEach((laid, place) => {
-    const free = cheapest(laid, values, []);
-    let [most, regret] = [0, Infinity];
-    for (const pins of pinsOf[place]!) {
-      most = Math.max(most, laid.given.graded.filter((i) => pins[i] === free.digits[i]).length);
-      regret = Math.min(regret, (cheapest(laid, values, pins).total - free.total) / free.total);
-    }
-    notes += most;
-    graded += laid.given.graded.length;
-    value += most / laid.given.graded.length + (most === laid.given.graded.length ? 0.3 : 0) - 2 * regret;
-  });
-  return { share: notes / graded, value };
-}
-
-let knobs = KNOBS.map(({ name, index, range: [least, most] }) => {
+/** Where the weights begin: as they are. */
+const STARTS = KNOBS.map(({ name, index, range: [least, most] }) => {
   const start = index === null ? (WEIGHTS[name] as number) : (WEIGHTS[name] as readonly number[])[index]!;
   return Math.min(most, Math.max(least, start));
 });
+
+/** Part of a case's score that being right is worth, and what a regret costs. */
+const RIGHT = 1;
+const REGRET = 8;
+/** What it costs to move a weight far from where it began, by the square of the logarithm. */
+const FAR = 0.03;
+
+function score(knobs: readonly number[]): { share: number; value: number } {
+  const values = Float64Array.from([...knobs, 1]);
+  let [right, value] = [0, 0];
+  laidOut.forEach((laid, place) => {
+    const costs = costsBy(laid, values);
+    const n = laid.given.keys.length;
+    const free = n === 2 * PERIOD + 1 ? cheapestTied(costs) : cheapest(n, costs, []);
+    const accepted = Math.min(...pinsOf[place]!.map((pins) => cheapest(n, costs, pins)));
+    const regret = Math.max(0, accepted / free - 1);
+    if (regret < 1e-9) right++;
+    value += (regret < 1e-9 ? RIGHT : 0) - REGRET * regret;
+  });
+  knobs.forEach((v, k) => (value -= FAR * Math.log((v + 0.01) / (STARTS[k]! + 0.01)) ** 2));
+  return { share: right / laidOut.length, value };
+}
+
+let knobs: readonly number[] = STARTS;
 let now = score(knobs);
 let best = now;
 for (let round = 0; round < Number(rounds); round++) {

@@ -3,7 +3,7 @@ import { figuresOf } from "@/core/figures/find";
 import { bondsOf } from "@/core/figures/ties";
 import type { Conditions } from "@/core/fingering/conditions";
 import type { Fingering } from "@/core/fingering/fingering";
-import { optionName } from "@/core/fingering/options";
+import { optionName } from "@/core/fingering/worth-showing";
 import { reasonForNone } from "@/core/fingering/reasons";
 import { bestFingerings, judge, type Study } from "@/core/fingering/study";
 import { sweeping } from "@/core/fingering/sweep";

@@ -1,6 +1,6 @@
 import { parseArgs, type ParseArgsConfig } from "node:util";
 import { z } from "zod";
-import { TYING } from "@/core/figures/ties";
+import { TYING } from "@/core/figures/tying";
 import type { Conditions } from "@/core/fingering/conditions";
 import type { Pins } from "@/core/fingering/fingering";
 import type { Finger } from "@/core/hand/finger";

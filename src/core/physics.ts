@@ -132,6 +132,20 @@ export const MOTION = {
   repeatFails: [6.5, 7, 6.5, 5.5, 5],
   /** ms from one finger's stroke to the next in a rolled chord that lies under the hand. Starting value. */
   rollStep: 45,
+  /** Notes a second that one hand plays with ease; beyond, crowded fingers tangle. Starting value. */
+  easyRate: 7,
+  /** ms a hand needs to close after a wide opening. Starting value. */
+  closeMs: 60,
+  /** Share of a note's length that a detached one sounds. A choice. */
+  detachedShare: 0.5,
+  /** Load that an accent adds, on the scale of 0 to 1. A choice. */
+  accentLoad: 0.2,
+  /** White keys from one note to the next that make an arpeggio wide enough to carry the hand across. A choice. */
+  carriedFrom: 2,
+  /** mm a naturally curved finger is lifted over keys it does not play; none is left at its widest. Starting value. */
+  lift: 20,
+  /** mm of clearance below which a neighbour key is at risk. Starting value. */
+  safeClearance: 3,
   /** ms a grace note takes before the note it leans on. Starting value. */
   graceMs: 80,
 } as const;

@@ -56,7 +56,7 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
       const study = studyOf(data);
       opened = { study, lattices: latticesOf(study) };
     },
-    firstOptions: (onProgress) => run(findingFirstOptions(atHand().study, atHand().lattices), onProgress),
+    firstOptions: (onProgress) => run(findingFirstOptions(atHand().study), onProgress),
     async around(pins) {
       const answer = await run(fingering(atHand().lattices, { pins }, 1), () => undefined);
       return answer.stopped ? answer : { stopped: false, found: answer.found[0]! };

@@ -23,7 +23,8 @@ import { useBenchKeys } from "./use-bench-keys";
 import { useFirstOptions } from "./use-first-options";
 import { useOptions, type OptionsInHand } from "./use-options";
 import { useLanes, useNoteInHand, useOptionInView, usePassageView, type PassageView } from "./use-view";
-import { capital, placeText, stepOf, stepText } from "./words";
+import { capital, stepOf, stepText } from "./words";
+import { placeText } from "@/core/passage/place";
 import { useStudyAtHand } from "./use-study-at-hand";
 import { WorkingOut } from "./working-out";
 

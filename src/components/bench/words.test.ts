@@ -2,7 +2,8 @@ import { beats } from "@/core/time/beats";
 import type { Fingering } from "@/core/fingering/fingering";
 import { stepsOf } from "@/core/fingering/steps";
 import { studyOfKeys, fingered } from "../../../tests/support/studies";
-import { capital, placeText, stepText } from "./words";
+import { capital, stepText } from "./words";
+import { placeText } from "@/core/passage/place";
 
 describe("words for places", () => {
   it.each([

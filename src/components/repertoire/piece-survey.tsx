@@ -6,7 +6,7 @@ import { GRADES } from "@/core/placement/grade";
 import { isBeyond, momentsIn, type PlaceSurveyed, type Survey } from "@/core/reach/survey";
 import { remedyLabel } from "@/core/reach/remedies";
 import type { RemedyKind } from "@/core/passage/remedied";
-import { placeText } from "../bench/words";
+import { placeText } from "@/core/passage/place";
 import { GRADE_NAMES, GradeKey, GradeSquare } from "../reach/grade-look";
 import { Button } from "../ui/button";
 import { INPUT_LOOK } from "../ui/field";

@@ -11,7 +11,7 @@ import { Causes } from "../bench/causes";
 import type { OptionJudged } from "../bench/option-cards";
 import { PassageTitle } from "../bench/passage-title";
 import { useNoteInHand, useOptionInView, usePassageView } from "../bench/use-view";
-import { placeText } from "../bench/words";
+import { placeText } from "@/core/passage/place";
 import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";
 import { INPUT_LOOK } from "../ui/field";

@@ -1,14 +1,8 @@
 import type { Bond } from "../fingering/conditions";
 import { tasksOf, type Study } from "../fingering/study";
 import type { NoteId } from "../passage/note";
+import type { Tying } from "./tying";
 import { feelsTheSame, takesSameFingers, type Figure, type FigureReturn } from "./figure";
-
-/**
- * Which returns keep the figure's fingers: "alike", those that feel the same under the hand (the same keys, or
- * octaves); "all", every one that can; "none".
- */
-export const TYING = ["none", "alike", "all"] as const;
-export type Tying = (typeof TYING)[number];
 
 /**
  * The bonds that tie figures to their returns, note by note. Changed notes are free. So are the first and the last

@@ -1,41 +1,45 @@
 import type { Finger } from "../hand/finger";
 import type { NoteId } from "../passage/note";
-import { optionName, worthShowing } from "./options";
+import type { Conditions } from "./conditions";
+import type { Fingering, Pins } from "./fingering";
+import { leaningConditions } from "./leaning-study";
+import { leaningById, type LeaningId } from "./leanings";
+import { offering } from "./offering";
 import type { Progress } from "./search/search";
 import { fingering, latticesOf, notesAsked, type Study } from "./study";
-import type { Fingering, Pins } from "./fingering";
+import { optionName } from "./worth-showing";
 
 /** An option as first put before the player. */
 export interface FirstOption {
   readonly name: string;
   readonly origin: "solved" | "printed";
+  readonly leaning: LeaningId;
   readonly fingering: Fingering;
   readonly pins: Pins;
 }
 
-/** How many of the best are looked through for one that differs in earnest. */
-const LOOKED_THROUGH = 40;
+/** How many solved options a passage opens with at most. */
+const FIRST_SOLVED = 4;
 
 /**
- * What a passage opens with: the best fingering, the next best worth showing, and, where digits came with
- * the notes, those with the rest worked out around them. A generator, so that it can be stopped.
+ * What a passage opens with: the best fingering, others worth showing, and, where digits came with the notes, those
+ * with the rest worked out around them. A generator, so that it can be stopped.
  */
-export function* findingFirstOptions(
-  study: Study,
-  lattices = latticesOf(study),
-): Generator<Progress, readonly FirstOption[]> {
-  const best = yield* fingering(lattices, {}, LOOKED_THROUGH);
-  const shown = worthShowing(best, notesAsked(study), 2);
-  const options: FirstOption[] = shown.map((found, place) => ({
+export function* findingFirstOptions(study: Study): Generator<Progress, readonly FirstOption[]> {
+  const offers = yield* offering(study, {}, FIRST_SOLVED);
+  const options = offers.map(({ fingering, leaning }, place): FirstOption => ({
     name: optionName(place),
     origin: "solved",
-    fingering: found,
+    leaning,
+    fingering,
     pins: {},
   }));
   const printed = printedDigits(study);
   if (Object.keys(printed).length === 0) return options;
-  const [around] = yield* fingering(lattices, { pins: printed }, 1);
-  return [...options, { name: optionName(options.length), origin: "printed", fingering: around!, pins: printed }];
+  const around: Conditions = leaningConditions(study, leaningById("balanced"), { pins: printed });
+  const [found] = yield* fingering(latticesOf(study), around, 1);
+  const name = optionName(options.length);
+  return [...options, { name, origin: "printed", leaning: "balanced", fingering: found!, pins: printed }];
 }
 
 /** The digits that came with the notes that are to be played. */

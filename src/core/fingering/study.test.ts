@@ -7,7 +7,7 @@ import { drain } from "../drain";
 import type { NoteId } from "../passage/note";
 import { findingFirstOptions } from "./first-options";
 import type { Fingering, Pins } from "./fingering";
-import { optionName, worthShowing } from "./options";
+import { optionName, worthShowing } from "./worth-showing";
 import { reasonForNone } from "./reasons";
 import { mergeBest } from "./search/merge";
 import { lyingAt, stepsOf } from "./steps";
@@ -78,31 +78,30 @@ describe("a study", () => {
 });
 
 describe("options", () => {
-  it("opens a passage with two that put the thumb elsewhere, and with the printed digits", () => {
+  it("opens a passage with some that put the thumb elsewhere, and with the printed digits", () => {
     const keys = studyOfKeys([60, 62, 64, 65, 67, 69, 71, 72]);
     const study = {
       ...keys,
       passage: { ...keys.passage, notes: keys.passage.notes.map((n, i) => ({ ...n, printed: i === 0 ? 2 : null })) },
     };
     const options = drain(findingFirstOptions(study));
-    expect(options.map((o) => [o.name, o.origin])).toEqual([
-      ["A", "solved"],
-      ["B", "solved"],
-      ["C", "printed"],
-    ]);
+    expect(options.map((o) => o.name)).toEqual(["A", "B", "C", "D", "E"]);
+    expect(options.map((o) => o.origin)).toEqual(["solved", "solved", "solved", "solved", "printed"]);
+    expect(options[0]!.leaning).toBe("balanced");
     const thumbs = (f: Fingering) =>
       notesAsked(study)
         .filter((id) => f[id] === 1)
         .join();
     expect(thumbs(options[0]!.fingering)).not.toBe(thumbs(options[1]!.fingering));
-    expect(options[2]!.fingering[notesAsked(study)[0]!]).toBe(2);
-    expect(options[2]!.pins).toEqual({ [notesAsked(study)[0]!]: 2 });
+    expect(options[4]!.fingering[notesAsked(study)[0]!]).toBe(2);
+    expect(options[4]!.pins).toEqual({ [notesAsked(study)[0]!]: 2 });
   });
 
-  it("falls back on the next best when none puts the thumb elsewhere", () => {
-    const study = studyOfKeys([60]);
-    const list = ["2", "3", "4"].map((d) => fingered(study, d));
-    expect(worthShowing(list, notesAsked(study), 2)).toEqual(list.slice(0, 2));
+  it("are those that put the thumb elsewhere, the last onset aside, and no others", () => {
+    const study = studyOfKeys([60, 62, 64]);
+    const list = ["123", "124", "121", "234", "134"].map((d) => fingered(study, d));
+    expect(worthShowing(study, list, 5)).toEqual([list[0], list[3]]);
+    expect(worthShowing(study, list, 1)).toEqual([list[0]]);
   });
 
   it("is named by letters", () => {

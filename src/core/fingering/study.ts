@@ -1,6 +1,6 @@
 import { drain } from "../drain";
 import type { Hand } from "../hand/hand";
-import { FINGERS, type Side } from "../hand/finger";
+import { FINGERS, SIDES, type Side } from "../hand/finger";
 import type { Instrument } from "../keyboard/instrument";
 import { lineOf } from "../passage/line";
 import type { NoteId } from "../passage/note";
@@ -57,15 +57,24 @@ export interface CauseJudged {
 
 /** The tasks of a study, one a hand that has something to play. */
 export function tasksOf(study: Study): readonly Task[] {
+  return handsPlaying(study).map((side) => taskOf(study, side));
+}
+
+/** The tasks of the right hand and of the left, whether they have anything to play or not. */
+export function bothTasks(study: Study): readonly Task[] {
+  return SIDES.map((side) => taskOf(study, side));
+}
+
+function taskOf(study: Study, side: Side): Task {
   const { passage, hands, instrument, manner, weights = WEIGHTS } = study;
-  return handsPlaying(study).map((side) => ({
+  return {
     line: lineOf(passage, side, manner),
     hand: hands[side],
     instrument,
     placements: placementsIn(study, side),
     manner,
     weights,
-  }));
+  };
 }
 
 /** The hands asked for that have a finger to play with: the music of a resting hand is left alone. */

@@ -60,6 +60,17 @@ export function keyShape(key: Pitch, on: Instrument): KeyShape {
   };
 }
 
+/** Middles of the five black keys of an octave in white-key widths from the left edge of C. */
+const BLACK_MIDDLES = [1, 3, 6, 8, 10].map((pc) => ((STRIP_EDGES[pc] as number) + (STRIP_EDGES[pc + 1] as number)) / 2);
+
+/** Whether a black top lies at an x in mm. */
+export function blackAt(x: number, on: Instrument): boolean {
+  const within = x - Math.floor(x / on.octaveWidth) * on.octaveWidth;
+  const half = KEYBOARD.blackTopWidth / 2;
+  for (const middle of BLACK_MIDDLES) if (Math.abs(within - middle * whiteWidth(on)) <= half) return true;
+  return false;
+}
+
 /** mm between the middles of two keys; positive when b lies to the right of a. */
 export function distance(a: Pitch, b: Pitch, on: Instrument): number {
   return keyMiddle(b, on) - keyMiddle(a, on);

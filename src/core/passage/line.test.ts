@@ -50,6 +50,29 @@ describe("a line", () => {
     expect(fast.onsets.map((o) => o.gap)).toEqual([Infinity, 62.5, 62.5]);
   });
 
+  it("says how long each stroke sounds: as written, half where it is detached or dotted, to the next on its key", () => {
+    const sounding = (manner: Manner) =>
+      lineOf(
+        passage([note("a", 60, "0", "1"), note("b", 62, "1", "1", { staccato: true }), note("c", 60, "2", "1/2")]),
+        "right",
+        manner,
+      ).strokes.map((s) => s.soundsMs);
+    expect(sounding(MANNER)).toEqual([1000, 500, 500]);
+    expect(sounding({ ...MANNER, touch: "detached" })).toEqual([500, 500, 250]);
+    const again = lineOf(passage([note("a", 60, "0", "2"), note("b", 60, "1", "1")]), "right", MANNER);
+    expect(again.strokes[0]!.soundsMs).toBe(1000);
+  });
+
+  it("knows like onsets by their sign: empty for plain bound ones", () => {
+    const signs = (more: object) =>
+      lineOf(passage([note("a", 60, "0", "1", more), note("b", 62, "1", "1")]), "right", MANNER).onsets.map(
+        (o) => o.sign,
+      );
+    expect(signs({})).toEqual(["", ""]);
+    expect(signs({ accent: true })[0]).not.toBe("");
+    expect(signs({ staccato: true })[0]).not.toBe(signs({ accent: true })[0]);
+  });
+
   it("gives each hand its own staff", () => {
     const both = passage([note("r", 72, "0", "1"), note("l", 48, "0", "1", { staff: 2 })], "both", 2);
     expect(lineOf(both, "left", MANNER).strokes.map((s) => s.notes[0])).toEqual(["l"]);

@@ -3,7 +3,7 @@ import type { Pitch } from "../keyboard/pitch";
 import { MOTION } from "../physics";
 import { compare, subtract, toMs, type Beats } from "../time/beats";
 import { endOf, type Note, type NoteId } from "./note";
-import { handOf, inOrder, playedNotes, type Manner, type Passage } from "./passage";
+import { handOf, inOrder, MIDDLING, playedNotes, tuneOf, type Manner, type Passage } from "./passage";
 
 /** One key stroke of one hand: a note, or a unison of several voices on the same key. */
 export interface Stroke {
@@ -16,6 +16,14 @@ export interface Stroke {
   readonly until: number;
   /** Place of the stroke in Line.strokes. */
   readonly index: number;
+  /** ms from the start of the piece at which it is struck. */
+  readonly ms: number;
+  /** ms from being struck until its finger may leave; Infinity for a grace note and for one that the pedal catches. */
+  readonly soundsMs: number;
+  /** 0 soft to 1 as loud as can be; accents count. */
+  readonly load: number;
+  /** Whether it belongs to the tune. */
+  readonly tune: boolean;
 }
 
 /** A moment at which one hand strikes something. */
@@ -23,12 +31,16 @@ export interface Onset {
   readonly index: number;
   readonly at: Beats;
   readonly grace: number;
+  /** ms from the start of the piece. */
+  readonly ms: number;
   /** ms from the onset before; Infinity for the first. */
   readonly gap: number;
   /** Strokes that begin here, lowest key first. */
   readonly struck: readonly Stroke[];
   /** Whether it goes on with a rolled chord: the hand sweeps to it in its own time and need not open to it. */
   readonly swept: boolean;
+  /** What its strokes are beyond their keys, so that like onsets can be told; empty for plain bound ones. */
+  readonly sign: string;
 }
 
 /** What one hand plays, onset by onset. */
@@ -44,13 +56,15 @@ export interface Line {
  */
 export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
   const groups = groupByOnset(inOrder(playedNotes(passage)).filter((note) => handOf(note, passage) === side));
+  const tune = tuneOf(passage);
   const strokes: Stroke[] = [];
   const sounding = new Map<Pitch, number>();
+  const starts = groups.map((_, index) => startMs(groups, index, manner.tempo));
   const onsets = groups.map((group, index): Onset => {
     const struck = unisons(group).map((notes): Stroke => {
       const key = notes[0]!.pitch;
       const before = sounding.get(key);
-      if (before !== undefined) strokes[before] = cut(strokes[before]!, index);
+      if (before !== undefined) strokes[before] = cut(strokes[before]!, index, starts);
       const end = notes.map(endOf).reduce((a, b) => (compare(a, b) >= 0 ? a : b));
       sounding.set(key, strokes.length);
       strokes.push({
@@ -59,13 +73,47 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
         onset: index,
         until: notes.every((n) => n.rolled?.caught) ? index + 1 : releaseOnset(groups, index, end),
         index: strokes.length,
+        ms: starts[index]!,
+        soundsMs: soundingMs(notes, end, manner),
+        load: Math.max(...notes.map((n) => loadOf(n, manner))),
+        tune: notes.some((n) => tune.has(n.id)),
       });
       return strokes.at(-1)!;
     });
     const { onset: at, grace } = group[0]!;
-    return { index, at, grace, gap: gapBefore(groups, index, manner.tempo), struck, swept: isSwept(groups, index) };
+    return {
+      index,
+      at,
+      grace,
+      ms: starts[index]!,
+      gap: index === 0 ? Infinity : gapBetween(starts[index - 1]!, starts[index]!),
+      struck,
+      swept: isSwept(groups, index),
+      sign: "",
+    };
   });
-  return { side, onsets: onsets.map((o) => ({ ...o, struck: o.struck.map((s) => strokes[s.index]!) })), strokes };
+  return { side, onsets: onsets.map((onset, i) => finished(onset, strokes, onsets[i + 1])), strokes };
+}
+
+/** An onset with its strokes as they came to be. */
+function finished(onset: Onset, strokes: readonly Stroke[], next: Onset | undefined): Onset {
+  const struck = onset.struck.map((s) => strokes[s.index]!);
+  const isBound = (s: Stroke): boolean => next === undefined || s.soundsMs >= next.gap - 1;
+  const isPlain = struck.every((s) => isBound(s) && s.load === MIDDLING && !s.tune);
+  const said = (s: Stroke): string => `${isBound(s) ? "" : Math.round(s.soundsMs)}/${s.load}${s.tune ? "t" : ""}`;
+  return { ...onset, struck, sign: isPlain ? "" : struck.map(said).join() };
+}
+
+/** Detached and staccato notes end early. */
+function soundingMs(notes: readonly Note[], end: Beats, { tempo, touch }: Manner): number {
+  if (notes.some((n) => n.rolled?.caught || (n.grace !== 0 && !n.rolled))) return Infinity;
+  const isShort = touch === "detached" || notes.every((n) => n.staccato);
+  return toMs(subtract(end, notes[0]!.onset), tempo) * (isShort ? MOTION.detachedShare : 1);
+}
+
+function loadOf({ loudness, accent }: Note, manner: Manner): number {
+  const marked = loudness ?? manner.loudness ?? MIDDLING;
+  return Math.min(1, marked + (accent ? MOTION.accentLoad : 0));
 }
 
 function isSwept(groups: readonly (readonly Note[])[], index: number): boolean {
@@ -73,8 +121,9 @@ function isSwept(groups: readonly (readonly Note[])[], index: number): boolean {
   return before?.rolled !== undefined && now.rolled !== undefined && before.onset === now.onset;
 }
 
-function cut(stroke: Stroke, at: number): Stroke {
-  return stroke.until > at ? { ...stroke, until: Math.max(at, stroke.onset + 1) } : stroke;
+function cut(stroke: Stroke, at: number, starts: readonly number[]): Stroke {
+  const soundsMs = Math.min(stroke.soundsMs, starts[at]! - starts[stroke.onset]!);
+  return { ...stroke, soundsMs, until: Math.min(stroke.until, Math.max(at, stroke.onset + 1)) };
 }
 
 function groupByOnset(notes: readonly Note[]): readonly (readonly Note[])[] {
@@ -99,12 +148,12 @@ function releaseOnset(groups: readonly (readonly Note[])[], from: number, end: B
   return until;
 }
 
-/** Grace notes are taken from the time before the note they lean on, at most half of it in all. */
-function gapBefore(groups: readonly (readonly Note[])[], index: number, tempo: number): number {
-  if (index === 0) return Infinity;
-  return Math.max(1, startMs(groups, index, tempo) - startMs(groups, index - 1, tempo));
+/** ms from one onset to the next; never less than one. */
+export function gapBetween(from: number, to: number): number {
+  return Math.max(1, to - from);
 }
 
+/** Grace notes are taken from the time before the note they lean on, at most half of it in all. */
 function startMs(groups: readonly (readonly Note[])[], index: number, tempo: number): number {
   const note = groups[index]![0]!;
   const at = toMs(note.onset, tempo);

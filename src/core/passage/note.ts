@@ -24,6 +24,11 @@ export interface Note {
   readonly duration: Beats;
   /** Notes before or after one onset count from it: grace notes -2, -1; a rolled chord on to 1, 2; 0 for every other. */
   readonly grace: number;
+  /** 0 as soft as can be to 1 as loud as can be, as marked; the manner's own where nothing is said. */
+  readonly loudness?: number;
+  readonly accent?: boolean;
+  /** Whether it is marked to be let go early. */
+  readonly staccato?: boolean;
   /** The hand that plays it where that is not its staff's own. */
   readonly hand?: Side;
   /** In a rolled chord: ms between strokes, and whether the pedal lets its finger leave at once. */

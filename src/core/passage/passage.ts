@@ -1,9 +1,11 @@
 import { SIDES, type Side } from "../hand/finger";
 import { compare } from "../time/beats";
-import type { Note } from "./note";
+import type { Note, NoteId } from "./note";
 import { remedied, type NoteRemedies } from "./remedied";
 
 export type Touch = "legato" | "detached";
+export const ARPEGGIOS = ["bound", "carried"] as const;
+export type Arpeggios = (typeof ARPEGGIOS)[number];
 export type Hands = Side | "both";
 
 /** How a passage is to be played. */
@@ -13,15 +15,39 @@ export interface Manner {
   readonly touch: Touch;
   /** Whether the pedal may carry a note on after its finger has gone. */
   readonly pedal: boolean;
+  /** In wide arpeggios: the thumb passes under, bound, or the arm carries the hand across, released. Bound where not said. */
+  readonly arpeggios?: Arpeggios;
+  /** 0 to 1 where the notes do not say; see MIDDLING. */
+  readonly loudness?: number;
 }
+
+/** Neither loud nor soft: what is not marked counts as this. */
+export const MIDDLING = 0.5;
 
 /** A hard spot: its notes, in order of onset and pitch, and the hands that are to play them. */
 export interface Passage {
   readonly notes: readonly Note[];
   readonly hands: Hands;
   readonly staves: number;
+  /** Where the tune lies: the highest note of each onset, or a voice by its name. */
+  readonly tune?: Tune;
+  /** Notes played by a given hand, whatever their staff. */
+  readonly taken?: Readonly<Record<NoteId, Side>>;
   /** What the player has chosen to do where the notes as written cannot be held. */
   readonly remedies?: NoteRemedies;
+}
+
+export type Tune = { readonly top: true } | { readonly voice: string };
+
+/** The notes of the tune; none where no tune is named. */
+export function tuneOf(passage: Passage): ReadonlySet<NoteId> {
+  const { tune } = passage;
+  if (tune === undefined) return new Set();
+  const notes = playedNotes(passage);
+  if ("voice" in tune) return new Set(notes.filter((n) => n.voice === tune.voice).map((n) => n.id));
+  const highest = new Map<string, Note>();
+  for (const note of notes) highest.set(`${note.onset} ${note.grace}`, note);
+  return new Set([...highest.values()].map((n) => n.id));
 }
 
 /** The notes as they are played: every chosen remedy carried out, in order. */
@@ -45,17 +71,23 @@ export function inOrder(notes: readonly Note[]): readonly Note[] {
   );
 }
 
-/** Which hand plays a note: with one staff the hand asked for, with two the staff's own. */
+/** Which hand plays a note: the one that takes it; else with one staff the hand asked for, with two the staff's own. */
 export function handOf(note: Note, passage: Passage): Side {
   const remedy = passage.remedies?.[note.id];
   if (remedy?.kind === "other-hand") return remedy.hand;
+  return passage.taken?.[note.id] ?? writtenHandOf(note, passage);
+}
+
+/** The hand a note is written for. */
+export function writtenHandOf(note: Note, passage: Passage): Side {
   if (passage.staves === 1) return passage.hands === "left" ? "left" : "right";
   return note.staff === 1 ? "right" : "left";
 }
 
-/** The hands that have something to play, right first: those asked for, and one that takes a note from the other. */
+/** The hands that have something to play, right first: those asked for, and one that takes a note. */
 export function handsAsked(passage: Passage): readonly Side[] {
   const asked = new Set<Side>(passage.hands === "both" ? (passage.staves === 1 ? ["right"] : SIDES) : [passage.hands]);
   for (const remedy of Object.values(passage.remedies ?? {})) if (remedy.kind === "other-hand") asked.add(remedy.hand);
+  for (const side of Object.values(passage.taken ?? {})) asked.add(side);
   return SIDES.filter((side) => asked.has(side));
 }

@@ -28,7 +28,7 @@ export function passageFrom(part: Part, fromBar: number, toBar: number, hands: H
 type Growing = { -readonly [Key in keyof Note]: Note[Key] };
 
 function begun(head: NoteHead, bar: Bar): Growing {
-  const { id, pitch, step, staff, voice, onset, duration, grace, printed } = head;
+  const { id, pitch, step, staff, voice, onset, duration, grace, printed, loudness, accent, staccato } = head;
   return {
     id,
     tied: [],
@@ -42,6 +42,9 @@ function begun(head: NoteHead, bar: Bar): Growing {
     bar: bar.number,
     beat: subtract(onset, bar.start),
     printed,
+    ...(loudness === undefined ? {} : { loudness }),
+    ...(accent ? { accent } : {}),
+    ...(staccato ? { staccato } : {}),
   };
 }
 

@@ -3,6 +3,7 @@ import type { NoteId } from "@/core/passage/note";
 import { add, beats, compare, later, subtract, ZERO, type Beats } from "@/core/time/beats";
 import { refusal, remark, type FileIssue, type Read } from "../issue";
 import { child, childrenOf, textOf, type Element } from "../xml/tree";
+import { characterOf, readDynamics } from "./read-character";
 import type { Bar, NoteHead } from "./score";
 
 /** What goes on from bar to bar. */
@@ -12,6 +13,8 @@ export interface Running {
   length: Beats;
   staves: number;
   tempo: number | null;
+  /** Loudness last marked, by staff; 0 for a mark that names none. */
+  readonly loudness: Map<number, number>;
 }
 
 const STEPS: Record<string, number> = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11 };
@@ -68,6 +71,9 @@ function readElement(element: Element, bar: Growing, running: Running): string |
       readAttributes(element, bar, running);
       return null;
     case "direction":
+      running.tempo ??= tempoOf(element);
+      readDynamics(element, running);
+      return null;
     case "sound":
       running.tempo ??= tempoOf(element);
       return null;
@@ -146,6 +152,7 @@ function readNote(element: Element, bar: Growing, running: Running): string | nu
     tieStart: ties.includes("start"),
     tieStop: ties.includes("stop"),
     printed: printedDigit(element),
+    ...characterOf(element, running.loudness.get(staff) ?? running.loudness.get(0)),
     element,
   });
   return null;

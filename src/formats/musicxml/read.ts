@@ -35,7 +35,7 @@ export function readRoot(root: Element): Read<RootRead> {
 }
 
 function readPart(element: Element, id: string, name: string, issues: FileIssue[]): Read<Part> {
-  const running: Running = { divisions: null, length: beats(4), staves: 1, tempo: null };
+  const running: Running = { divisions: null, length: beats(4), staves: 1, tempo: null, loudness: new Map() };
   const bars: Bar[] = [];
   let start: Beats = ZERO;
   for (const measure of childrenOf(element, "measure")) {

@@ -3,6 +3,7 @@ import type { NoteId } from "@/core/passage/note";
 import type { Beats } from "@/core/time/beats";
 import type { Package } from "../mxl/mxl";
 import type { Element } from "../xml/tree";
+import type { Character } from "./read-character";
 
 /** A score as read, with what is needed to write it again unchanged. */
 export interface Score {
@@ -36,7 +37,7 @@ export interface Bar {
 }
 
 /** One printed note head. Ties are not yet joined. */
-export interface NoteHead {
+export interface NoteHead extends Character {
   readonly id: NoteId;
   readonly pitch: Pitch;
   readonly step: number;

@@ -6,7 +6,7 @@ import type { Placements } from "../../placement/placements";
 import type { Frame, Press } from "../frame";
 import type { Weights } from "./weights";
 
-export type Unit = "mm" | "ms" | "Hz" | "notes";
+export type Unit = "mm" | "ms" | "Hz" | "notes" | "mm x ms";
 
 /**
  * What a cause may look at: up to three consecutive frames, the last of them now, with the hand, the
@@ -23,6 +23,8 @@ export interface Moment {
   readonly before: Frame | null;
   /** The frame before that; null at the first two onsets, or for a cause that looks at fewer. */
   readonly earlier: Frame | null;
+  /** Whether the hand is released before now and carried across by the arm; see cost/join. */
+  readonly carried: boolean;
 }
 
 /**

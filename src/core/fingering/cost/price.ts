@@ -5,6 +5,7 @@ import { frameAfter, press, type Frame, type Press } from "../frame";
 import type { Task } from "../task";
 import type { Found, Moment, Tell } from "./cause";
 import { CAUSES } from "./causes";
+import { isCarried } from "./join";
 
 /** One cause found at one stroke. */
 export interface Finding extends Found {
@@ -32,7 +33,8 @@ export function price(task: Task, digits: Digits): Priced {
   let total = 0;
   const frames = framesOf(task, digits);
   frames.forEach((now, index) => {
-    const moment: Moment = { ...task, now, before: frames[index - 1] ?? null, earlier: frames[index - 2] ?? null };
+    const steps = { ...task, now, before: frames[index - 1] ?? null, earlier: frames[index - 2] ?? null };
+    const moment: Moment = { ...steps, carried: isCarried({ ...steps, carried: false }) };
     for (const cause of CAUSES) {
       const tell: Tell = (stroke, amount, strain, finger, other) => {
         findings.push({ cause: cause.id, stroke, amount, strain, finger, other });

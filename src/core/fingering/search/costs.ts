@@ -1,5 +1,6 @@
 import type { Cause, Moment, Tell } from "../cost/cause";
 import { CAUSES } from "../cost/causes";
+import { isCarried } from "../cost/join";
 import type { Frame } from "../frame";
 import type { Task } from "../task";
 
@@ -29,6 +30,7 @@ export function costsOf(task: Task): Costs {
     now: null as unknown as Frame,
     before: null,
     earlier: null,
+    carried: false,
   };
   let sum = 0;
   const tell: Tell = (_stroke, _amount, strain) => {
@@ -43,6 +45,9 @@ export function costsOf(task: Task): Costs {
     enter(now, before) {
       moment.now = now;
       moment.before = before;
+      moment.earlier = null;
+      moment.carried = false;
+      moment.carried = isCarried(moment);
     },
     pair() {
       moment.earlier = null;

@@ -7,7 +7,7 @@ export type Steps = Pick<Layer, "from" | "by" | "ending" | "pair" | "triple" | "
 
 /**
  * Steps and their costs, kept by what they depend on: the keys of two or three onsets as seen from the lowest, the
- * times between them, and whether they are swept. Only of onsets through which nothing is held.
+ * times between them, and what their strokes are beyond that. Only of onsets through which nothing is held.
  */
 export interface KnownSteps {
   /**
@@ -39,10 +39,11 @@ function keyFor(layers: readonly Layer[], onsets: readonly Onset[], index: numbe
   }
   let code = `${index - first}:${lowest % 12}`;
   for (let i = first; i <= index; i++) {
-    const { struck, gap, swept } = onsets[i]!;
+    const { struck, gap, swept, sign } = onsets[i]!;
     // The time before the first of them bears on none of their steps.
     code += i === first ? ";" : `;${gap}${swept ? "~" : ""}`;
     for (const { key } of struck) code += `,${key - lowest}`;
+    if (sign !== "") code += sign;
   }
   return code;
 }

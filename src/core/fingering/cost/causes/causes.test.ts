@@ -1,5 +1,7 @@
 import { fingered, studyOfKeys, studyOn } from "../../../../../tests/support/studies";
 import { note, passage } from "../../../../../tests/support/passages";
+import type { Note } from "../../../passage/note";
+import type { Manner, Tune } from "../../../passage/passage";
 import { judge, notesAsked, type CauseJudged, type Study } from "../../study";
 import { CAUSES } from "./index";
 
@@ -131,5 +133,87 @@ describe("each cause", () => {
     const chord = studyOfKeys([[60, 64, 67]]);
     const strain = (digits: string) => findings(chord, digits, "left-out")[0]!.found.strain;
     expect(strain("035")).toBeGreaterThan(strain("105"));
+  });
+
+  it("opening and crowding: count only while the finger is bound to its key", () => {
+    const total = (manner: Partial<Manner>, cause: string, digits: string, keys = [60, 72]) =>
+      findings(studyOfKeys(keys, "right", manner), digits, cause).reduce((sum, f) => sum + f.found.strain, 0);
+    expect(total({ tempo: 30 }, "opening", "15")).toBeGreaterThan(0);
+    expect(total({ tempo: 30, touch: "detached" }, "opening", "15")).toBe(0);
+    const fast = { tempo: 160, touch: "detached" } as const;
+    expect(total(fast, "opening", "15")).toBeGreaterThan(0);
+    expect(total(fast, "opening", "15")).toBeLessThan(total({ tempo: 160 }, "opening", "15"));
+    expect(total({ touch: "detached", tempo: 30 }, "thumb-pass", "31", [64, 65])).toBe(0);
+  });
+
+  it("opening: weighs more where no window is left to close; crowding grows with speed", () => {
+    const strain = (tempo: number, cause: string, keys: number[]) =>
+      findings(studyOfKeys(keys, "right", { tempo }), "15", cause)[0]!.found.strain;
+    expect(strain(160, "opening", [60, 72])).toBeGreaterThan(strain(60, "opening", [60, 72]));
+    expect(strain(60, "crowding", [60, 62])).toBe(strain(40, "crowding", [60, 62]));
+    expect(strain(160, "crowding", [60, 62])).toBeGreaterThan(strain(120, "crowding", [60, 62]));
+  });
+
+  it("opening held on: mm beyond relaxed times the ms until the next onset, less where it is let go", () => {
+    const held = (touch: Manner["touch"]) =>
+      findings(
+        studyOfKeys(
+          [
+            [60, 72],
+            [60, 72],
+          ],
+          "right",
+          { tempo: 60, touch },
+        ),
+        "1515",
+        "held-open",
+      )[0]!.found.amount;
+    const beyond = 164.5 - (10 * (164.5 / 12) * 187) / ((15 * 164.5) / 12);
+    expect(held("legato")).toBeCloseTo(beyond * 250, 4);
+    expect(held("detached")).toBeCloseTo(beyond * 125, 4);
+    expect(
+      findings(
+        studyOfKeys([
+          [60, 64],
+          [60, 64],
+        ]),
+        "1313",
+        "held-open",
+      ),
+    ).toEqual([]);
+  });
+
+  it("bound broken: the hand is carried across a wide pass where the school or the pedal has it so", () => {
+    const arpeggio = (manner: Partial<Manner>, cause: string) =>
+      findings(studyOfKeys([60, 64, 67, 72, 76], "right", manner), "12312", cause);
+    expect(arpeggio({}, "carried-across")).toEqual([]);
+    expect(arpeggio({}, "thumb-pass")).toHaveLength(1);
+    for (const manner of [{ arpeggios: "carried" }, { pedal: true }] as const) {
+      expect(arpeggio(manner, "carried-across").map((f) => f.at)).toEqual([3]);
+      expect(arpeggio(manner, "thumb-pass")).toEqual([]);
+    }
+    expect(findings(studyOfKeys([64, 65], "right", { pedal: true }), "31", "carried-across")).toEqual([]);
+  });
+
+  it("neighbour key: a stretch among the black keys, and idle fingers inside a wide chord", () => {
+    expect(findings(studyOfKeys([63, 67]), "23", "neighbour")[0]!.found.words).toMatch(/^2 and 3 .*key beside/);
+    expect(findings(studyOfKeys([64, 67]), "23", "neighbour")).toEqual([]);
+    const chord = (span: number) =>
+      findings(studyOfKeys([[61, 73]], "right", {}, span), "15", "neighbour")[0]?.found.strain ?? 0;
+    expect(chord(185)).toBeGreaterThan(chord(205));
+  });
+
+  it("load: weak fingers weigh more where it is loud or the tune lies, the thumb where it is soft", () => {
+    const at = (more: Partial<Note>, tune?: Tune) => ({
+      ...studyOn({ ...passage([note("a", 64, "0", "1", more)]), ...(tune ? { tune } : {}) }),
+    });
+    const strain = (study: Study, digit: string, cause: string) => findings(study, digit, cause)[0]?.found.strain ?? 0;
+    const weak = (more: Partial<Note>, tune?: Tune) => strain(at(more, tune), "5", "weak-finger");
+    expect(weak({ loudness: 0.2 })).toBeLessThan(weak({}));
+    expect(weak({ loudness: 0.9 })).toBeGreaterThan(weak({}));
+    expect(weak({ accent: true })).toBeGreaterThan(weak({}));
+    expect(weak({}, { top: true })).toBeGreaterThan(weak({}));
+    expect(strain(at({ loudness: 0.2 }), "1", "heavy-finger")).toBeGreaterThan(0);
+    expect(strain(at({}), "1", "heavy-finger")).toBe(0);
   });
 });

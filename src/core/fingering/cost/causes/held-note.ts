@@ -8,11 +8,12 @@ export const heldNote: Cause = {
   unit: "mm",
   frames: 2,
   source:
-    "A choice: each onset through which a held note is lost weighs as much as a strained chord, less when the pedal may keep it.",
+    "A choice: each quarter note for which a held note is lost weighs more than a strained chord, less when the pedal may keep it.",
   find({ now, weights, manner }, tell) {
     const base = manner.pedal ? weights.heldLostPedal : weights.heldLost;
     for (const { press, short } of now.letGo) {
-      const lost = press.stroke.until - now.onset.index;
+      const { ms, soundsMs } = press.stroke;
+      const lost = (Math.max(0, ms + soundsMs - now.onset.ms) * manner.tempo) / 60_000;
       tell(press.stroke, short, base * lost + short * weights.heldPerMm, press, null);
     }
   },

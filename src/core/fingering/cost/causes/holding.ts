@@ -1,5 +1,7 @@
 import { COMFORT } from "../../../hand/limits";
 import type { Finger } from "../../../hand/finger";
+import { MIDDLING } from "../../../passage/passage";
+import { gainOf } from "../../../placement/causes";
 import type { Placement } from "../../../placement/placement";
 import type { Press } from "../../frame";
 import type { Cause } from "../cause";
@@ -18,7 +20,8 @@ export const holding: Cause = {
     const first = struck[0];
     if (first === undefined || struck.length + held.length < 2) return;
     const found = placements.look(struck, held);
-    const weighed = weigh(strainOf(found, weights), weights);
+    const load = Math.max(...struck.map((p) => p.stroke.load));
+    const weighed = weigh(strainOf(found, load, weights), weights);
     if (weighed === 0) return;
     const { pair, amount } = nearestOf(found);
     const find = (finger: Finger | undefined): Press | null =>
@@ -31,8 +34,12 @@ export const holding: Cause = {
       : `${fingers(other, finger)} are ${mm(-amount)} short of holding this`,
 };
 
-function strainOf(found: Placement, { outOfReach, outOfReachPerMm }: Weights): number {
-  return found.kind === "held" ? found.strain : outOfReach + outOfReachPerMm * (found.short?.mm ?? 0);
+/** A load adds its share of the opening's strain, as in placement/causes; middling loudness adds none. */
+function strainOf(found: Placement, load: number, { outOfReach, outOfReachPerMm }: Weights): number {
+  const loud = Math.max(0, load / MIDDLING - 1);
+  return found.kind === "held"
+    ? found.strain + found.causes.opening * gainOf({ heldMs: 0, load: loud }).load
+    : outOfReach + outOfReachPerMm * (found.short?.mm ?? 0);
 }
 
 function weigh(strain: number, { holding: upTo, holdingBeyond }: Weights): number {

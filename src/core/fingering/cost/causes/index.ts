@@ -1,11 +1,15 @@
 import type { Cause } from "../cause";
+import { carriedAcross } from "./carried-across";
 import { carry } from "./carry";
 import { crossing } from "./crossing";
 import { crowding } from "./crowding";
+import { heavyFinger } from "./heavy-finger";
 import { heldNote } from "./held-note";
+import { heldOpen } from "./held-open";
 import { holding } from "./holding";
 import { inOut } from "./in-out";
 import { leftOut } from "./left-out";
+import { neighbour } from "./neighbour";
 import { opening } from "./opening";
 import { outerOnBlack } from "./outer-on-black";
 import { position } from "./position";
@@ -19,15 +23,19 @@ import { weakFinger } from "./weak-finger";
 /** All causes of strain. Their sum over a passage is what the search minimises. */
 export const CAUSES: readonly Cause[] = [
   holding,
+  heldOpen,
   opening,
   crowding,
+  neighbour,
   carry,
+  carriedAcross,
   shortfall,
   position,
   thumbPass,
   crossing,
   outerOnBlack,
   weakFinger,
+  heavyFinger,
   inOut,
   rotation,
   heldNote,

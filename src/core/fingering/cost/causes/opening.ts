@@ -1,9 +1,7 @@
-import { COMFORT, strainOfOpening } from "../../../hand/limits";
-import { limitsOf } from "../../../hand/hand";
-import type { Cause, Moment, Tell } from "../cause";
+import type { Cause } from "../cause";
 import { eachJoinPair } from "../pairs";
+import { openBeyond, openingStrain } from "../stretch";
 import { fingers, mm } from "../words";
-import type { Press } from "../../frame";
 
 /** Fingers open beyond relaxed from one note to the next. */
 export const opening: Cause = {
@@ -11,19 +9,13 @@ export const opening: Cause = {
   label: "opening",
   unit: "mm",
   frames: 2,
-  source: "Placement curve of hand/limits; its share between successive notes is a choice.",
+  source:
+    "Placement curve of hand/limits; its share between successive notes, and what a missing window to close adds, are a choice.",
   find(moment, tell) {
-    const { opening: join, openingBeyond } = moment.weights;
-    eachJoinPair(moment, (a, b, share) => measure(moment, a, b, share * join, share * openingBeyond, tell));
+    eachJoinPair(moment, (from, to, share) => {
+      const strain = openingStrain(moment, from, to);
+      if (strain > 0) tell(to.stroke, openBeyond(moment, from, to), share * strain, to, from);
+    });
   },
   say: ({ amount, finger, other }) => `${fingers(other, finger)} open ${mm(amount)} beyond relaxed`,
 };
-
-function measure(moment: Moment, from: Press, to: Press, upTo: number, beyond: number, tell: Tell): void {
-  const limits = limitsOf(moment.hand, from.finger, to.finger);
-  const distance = from.finger < to.finger ? to.x - from.x : from.x - to.x;
-  if (distance <= limits.widestRelaxed) return;
-  const strain = strainOfOpening(distance, limits);
-  const weighed = upTo * Math.min(strain, COMFORT) + beyond * Math.max(0, strain - COMFORT);
-  tell(to.stroke, distance - limits.widestRelaxed, weighed, to, from);
-}

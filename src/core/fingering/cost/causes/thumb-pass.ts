@@ -1,5 +1,7 @@
 import type { Cause } from "../cause";
 import { fingerName } from "../../../hand/finger";
+import { boundShare } from "../join";
+import { passedBy, passStrain } from "../stretch";
 import { mm } from "../words";
 
 /** The thumb going under a finger, or a finger over the thumb. */
@@ -8,21 +10,14 @@ export const thumbPass: Cause = {
   label: "thumb pass",
   unit: "mm",
   frames: 2,
-  source: "Judged by the finger passed, black or white under each, as teaching practice has it; a choice.",
-  find({ now, before, weights }, tell) {
-    if (before === null || before.struck.length !== 1 || now.struck.length !== 1) return;
+  source:
+    "Judged by the finger passed, black or white under each, how far and which way, as teaching practice has it; a choice.",
+  find(moment, tell) {
+    const { now, before, carried } = moment;
+    if (before === null || carried || before.struck.length !== 1 || now.struck.length !== 1) return;
     const [from, to] = [before.struck[0]!, now.struck[0]!];
-    const under = to.finger === 1;
-    if (from.finger === to.finger || (!under && from.finger !== 1)) return;
-    const [thumb, other] = under ? [to, from] : [from, to];
-    const passed = thumb.x - other.x;
-    if (passed <= 0) return;
-    const againstGrain = thumb.black && !other.black;
-    const sameLevel = thumb.black === other.black;
-    const level = againstGrain ? weights.thumbPassAgainst : sameLevel ? weights.thumbPassLevel : 0;
-    const perMm = weights.thumbPassPerMm[other.finger - 2] as number;
-    const strain = weights.thumbPass + level + passed * perMm + (weights.thumbPassFinger[other.finger - 2] as number);
-    tell(to.stroke, passed, strain, to, from);
+    const strain = passStrain(moment, from, to);
+    if (strain > 0) tell(to.stroke, passedBy(from, to), strain * boundShare(from, moment), to, from);
   },
   say: ({ amount, finger, other }) =>
     finger?.finger === 1

@@ -1,3 +1,4 @@
+import { MIDDLING } from "../../../passage/passage";
 import { fingerName } from "../../../hand/finger";
 import type { Frame, Press } from "../../frame";
 import type { Cause, Moment, Tell } from "../cause";
@@ -11,7 +12,7 @@ export const weakFinger: Cause = {
   source: "The weak-finger rules of the ergonomic model cited in hand/proportions; weights are a choice.",
   find(moment, tell) {
     for (const at of moment.now.struck) {
-      const strain = moment.weights.weakFinger[at.finger - 1] as number;
+      const strain = (moment.weights.weakFinger[at.finger - 1] as number) * underLoad(at, moment);
       if (strain > 0) tell(at.stroke, 1, strain, at, null);
     }
     const [first, from, to] = [single(moment.earlier), single(moment.before), single(moment.now)];
@@ -26,6 +27,11 @@ export const weakFinger: Cause = {
         ? "3 and 4 one after the other"
         : `the ${fingerName(finger!.finger)} has to work`,
 };
+
+/** How much more a weak finger costs than on a middling note: by its load, and where it must carry the tune. */
+function underLoad({ stroke }: Press, { weights }: Moment): number {
+  return Math.max(0, 1 + weights.weakPerLoad * (stroke.load - MIDDLING) + (stroke.tune ? weights.weakInTune : 0));
+}
 
 /** 3 and 4 in turn; worse with the fourth on a black key and the third on a white one. */
 function tellPair({ weights }: Moment, from: Press, to: Press, tell: Tell): void {

@@ -1,0 +1,40 @@
+import { drain } from "../drain";
+import { figuresOf } from "../figures/find";
+import { bondsOf } from "../figures/ties";
+import type { Tying } from "../figures/tying";
+import { WEIGHTS } from "./cost/weights";
+import type { Conditions } from "./conditions";
+import type { Leaning } from "./leanings/leaning";
+import type { Progress } from "./search/search";
+import { latticesOf, solving, type Solved, type Study } from "./study";
+
+/** The study as a leaning searches it: other weights, and its manner of playing. */
+export function leaningStudy(study: Study, leaning: Leaning): Study {
+  return {
+    ...study,
+    manner: { ...study.manner, ...leaning.manner },
+    weights: leaning.weigh(study.weights ?? WEIGHTS),
+  };
+}
+
+/** What the player asks, with the ties of a leaning; those the player has made come first. */
+export function leaningConditions(study: Study, leaning: Leaning, conditions: Conditions, tying?: Tying): Conditions {
+  if (conditions.bonds !== undefined) return conditions;
+  const asked = tying ?? leaning.tying ?? "alike";
+  return asked === "none" ? conditions : { ...conditions, bonds: bondsOf(study, figuresOf(study), asked) };
+}
+
+/** The k best by a leaning, best first, its totals in its own weights. */
+export function* solvingLeaning(
+  study: Study,
+  leaning: Leaning,
+  conditions: Conditions,
+  k: number,
+): Generator<Progress, readonly Solved[]> {
+  const leant = leaningStudy(study, leaning);
+  return yield* solving(latticesOf(leant), leaningConditions(leant, leaning, conditions), k);
+}
+
+export function bestLeaning(study: Study, leaning: Leaning, conditions: Conditions, k: number): readonly Solved[] {
+  return drain(solvingLeaning(study, leaning, conditions, k));
+}

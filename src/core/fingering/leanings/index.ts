@@ -1,0 +1,38 @@
+import { balanced } from "./balanced";
+import { bound } from "./bound";
+import { carried } from "./carried";
+import { clearestAtSpeed } from "./clearest-at-speed";
+import { fewestMoves } from "./fewest-moves";
+import type { Leaning } from "./leaning";
+import { sameFigure } from "./same-figure";
+import { smallestOpenings } from "./smallest-openings";
+import { strongOnTune } from "./strong-on-tune";
+
+/** The plain sum first. */
+export const LEANINGS: readonly Leaning[] = [
+  balanced,
+  smallestOpenings,
+  fewestMoves,
+  clearestAtSpeed,
+  strongOnTune,
+  sameFigure,
+  bound,
+  carried,
+];
+
+export const LEANING_IDS = [
+  "balanced",
+  "smallest-openings",
+  "fewest-moves",
+  "clearest-at-speed",
+  "strong-on-tune",
+  "same-figure",
+  "bound",
+  "carried",
+] as const;
+
+export type LeaningId = (typeof LEANING_IDS)[number];
+
+export function leaningById(id: LeaningId): Leaning {
+  return LEANINGS.find((leaning) => leaning.id === id)!;
+}

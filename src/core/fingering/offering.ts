@@ -1,0 +1,53 @@
+import type { Conditions } from "./conditions";
+import { compareFingerings } from "./compare";
+import type { Fingering } from "./fingering";
+import { leaningConditions, leaningStudy } from "./leaning-study";
+import { LEANINGS, type LeaningId } from "./leanings";
+import type { Progress } from "./search/search";
+import { judge, latticesOf, solving, type Judged, type Study } from "./study";
+import { thumbPlaces } from "./worth-showing";
+
+/** A fingering worth showing, with the leaning that found it first. */
+export interface Offer {
+  readonly leaning: LeaningId;
+  readonly fingering: Fingering;
+  readonly judged: Judged;
+  /** Against the first: where it differs, what it gains and what it costs. For the first, what it is. */
+  readonly sentence: string;
+}
+
+/** How many of the best of the balanced leaning are looked through. */
+const LOOKED_THROUGH = 40;
+
+/**
+ * Up to `most` fingerings worth showing, the balanced best first, then the best of each other leaning, then the next
+ * best of the balanced one; each differs from all before it as worth-showing has it. All are judged by the plain
+ * weights. A generator: it yields as it goes, so that it can be stopped.
+ */
+export function* offering(study: Study, conditions: Conditions, most: number): Generator<Progress, readonly Offer[]> {
+  const thumbsOf = thumbPlaces(study);
+  const seen = new Set<string>();
+  const offers: Offer[] = [];
+  let best: readonly Fingering[] = [];
+  for (const leaning of LEANINGS) {
+    if (offers.length === most) return offers;
+    const isFirst = offers.length === 0;
+    const leant = leaningStudy(study, leaning);
+    const asked = leaningConditions(leant, leaning, conditions);
+    const solved = yield* solving(latticesOf(leant), asked, isFirst ? LOOKED_THROUGH : 1);
+    if (isFirst) best = solved.map((s) => s.fingering);
+    offer(leaning.id as LeaningId, solved[0]!.fingering);
+  }
+  for (const fingering of best) if (offers.length < most) offer("balanced", fingering);
+  return offers;
+
+  function offer(leaning: LeaningId, fingering: Fingering): void {
+    const places = thumbsOf(fingering);
+    if (seen.has(places)) return;
+    seen.add(places);
+    const judged = judge(study, fingering);
+    const first = offers[0]?.judged;
+    const sentence = first ? compareFingerings(study, judged, first).sentence : "The least strain in all.";
+    offers.push({ leaning, fingering, judged, sentence });
+  }
+}

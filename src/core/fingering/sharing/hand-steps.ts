@@ -1,0 +1,85 @@
+import type { Side } from "../../hand/finger";
+import { gapBetween, type Onset, type Stroke } from "../../passage/line";
+import { candidatesFor, type Candidate } from "../candidates";
+import { frameAfter, type Frame } from "../frame";
+import { costsOf } from "../search/costs";
+import type { Task } from "../task";
+
+/** Strokes of one onset at most: one a finger. */
+const MOST_STROKES = 10;
+
+/** Where one hand is: its last two frames, however long ago. Equal ones are one object. */
+export interface Stand {
+  readonly id: number;
+  /** Of its last frame. */
+  readonly name: string;
+  readonly now: Frame | null;
+  readonly before: Frame | null;
+  readonly steps: Map<number, readonly Step[]>;
+}
+
+/** One way for a hand to go on, and the strain it adds. */
+export interface Step {
+  readonly to: Stand;
+  readonly strain: number;
+}
+
+/** The moves of one hand through a line that it shares: it plays some strokes of some onsets and rests in others. */
+export interface HandSteps {
+  readonly side: Side;
+  readonly start: Stand;
+  /** The ways to play some strokes of an onset from a stand; each is worked out once. */
+  from(stand: Stand, onset: Onset, strokes: readonly Stroke[]): readonly Step[];
+}
+
+export function handSteps(task: Task, strokeCount: number): HandSteps {
+  const costs = costsOf(task);
+  const stands = new Map<string, Stand>();
+  const candidates = new Map<number, readonly Candidate[]>();
+  const noPins = new Int8Array(strokeCount);
+  return { side: task.line.side, start: stand(null, "", null), from };
+
+  function from(at: Stand, onset: Onset, strokes: readonly Stroke[]): readonly Step[] {
+    let bits = 0;
+    for (const stroke of strokes) bits |= 1 << onset.struck.indexOf(stroke);
+    const key = onset.index * 2 ** MOST_STROKES + bits;
+    let steps = at.steps.get(key);
+    if (steps === undefined) at.steps.set(key, (steps = stepsFrom(at, onset, strokes, key)));
+    return steps;
+  }
+
+  function stepsFrom(at: Stand, onset: Onset, strokes: readonly Stroke[], key: number): readonly Step[] {
+    const gap = at.now === null ? Infinity : gapBetween(at.now.onset.ms, onset.ms);
+    const swept = onset.swept && at.now?.onset.index === onset.index - 1;
+    const own: Onset = { ...onset, struck: strokes, gap, swept };
+    return waysTo(key, own).map(({ struck, leftOut }, way) => {
+      const frame = frameAfter(at.now, own, struck, leftOut, task);
+      costs.enter(frame, at.now);
+      const pair = costs.pair();
+      return { to: stand(frame, nameOf(frame, key, way), at), strain: pair + costs.triple(at.before) };
+    });
+  }
+
+  function waysTo(key: number, onset: Onset): readonly Candidate[] {
+    let ways = candidates.get(key);
+    if (ways === undefined) candidates.set(key, (ways = candidatesFor(onset, noPins, task)));
+    return ways;
+  }
+
+  /** A stand is known by its last frame and the one before: what came earlier no longer matters. */
+  function stand(now: Frame | null, name: string, from: Stand | null): Stand {
+    const known = `${name}<${from?.name ?? ""}`;
+    let found = stands.get(known);
+    if (found === undefined) {
+      found = { id: stands.size, name, now, before: from?.now ?? null, steps: new Map() };
+      stands.set(known, found);
+    }
+    return found;
+  }
+}
+
+/** Frames are one when the same fingers strike and hold the same strokes; a hand that strikes nothing stays where it was. */
+function nameOf({ struck, held, centre }: Frame, key: number, way: number): string {
+  const where = struck.length > 0 ? "" : `@${centre}`;
+  return `${key}.${way}${where}.${held.map((p) => `${p.finger}:${p.stroke.index}`).join()}`;
+}

@@ -1,0 +1,27 @@
+import type { NoteId } from "../../passage/note";
+import { times } from "../leanings/leaning";
+import type { Weights } from "../cost/weights";
+
+/** Which notes the other hand may take. */
+export const ALLOWED = ["none", "marked", "all"] as const;
+/** What the player finds easier: fewer leaps and more finger work, or more leaps and less of it. */
+export const EASIER = ["finger-work", "even", "leaps"] as const;
+
+/** How the player lets notes be shared out between the hands. */
+export interface SharingWishes {
+  readonly allowed: (typeof ALLOWED)[number];
+  /** Notes that may change hands where only marked ones may. */
+  readonly marked?: readonly NoteId[];
+  readonly easier?: (typeof EASIER)[number];
+  /** Whether one hand may reach past where the other plays or last played. */
+  readonly crossing?: boolean;
+}
+
+/** What leaps weigh for a player who finds them easy, and for one who finds finger work easy. A choice. */
+const LEAPS = { "finger-work": 2.5, even: 1, leaps: 0.4 } as const;
+
+/** The weights by which hands are shared out: leaps against finger work. */
+export function sharingWeights(plain: Weights, { easier = "even" }: SharingWishes): Weights {
+  const factor = LEAPS[easier];
+  return times(plain, { carry: factor, shortfall: factor });
+}
