@@ -1,14 +1,19 @@
+import { figuresOf } from "@/core/figures/find";
+import { trapsOf } from "@/core/figures/traps";
+import { adviceOn } from "@/core/fingering/advice";
+import { conflictsOf } from "@/core/fingering/conflicts";
+import { bestLeaning } from "@/core/fingering/leaning-study";
+import { leaningById } from "@/core/fingering/leanings";
 import { printedDigits } from "@/core/fingering/first-options";
 import { positionsOf } from "@/core/fingering/positions";
 import { bestFingerings, judge, type Study } from "@/core/fingering/study";
 import { handOf } from "@/core/passage/passage";
-import { eachFile, notesInOrder, rounded } from "./file-study";
-import type { Wishes } from "./wishes";
+import { eachFile, joinEntry, notesInOrder, rounded } from "./file-study";
+import { MANNER_USAGE, type Wishes } from "./wishes";
 
-export const EXPLAIN_USAGE =
-  "explain FILE... --hand right|left|both [--pin ID=F]... [--span-right MM] [--span-left MM] [--tempo BPM] --json";
+export const EXPLAIN_USAGE = `explain FILE... ${MANNER_USAGE} [--pin ID=F]... --json`;
 
-/** The causes of each file's own fingering: digits printed in it, then pins, and what is left worked out around them. */
+/** The causes of each file's own fingering: digits printed in it, then pins, and what is left worked out around them; and what would be changed, and why. */
 export function explain(args: readonly string[], print: (line: string) => void): number {
   return eachFile(args, EXPLAIN_USAGE, print, explanation);
 }
@@ -17,6 +22,7 @@ function explanation(study: Study, wishes: Wishes): object {
   const printed = printedDigits(study);
   const given = { ...printed, ...wishes.pin };
   const [fingering] = bestFingerings(study, { pins: given }, 1);
+  const [better] = bestLeaning(study, leaningById("balanced"), {}, 1);
   const judged = judge(study, fingering!);
   return {
     strain: rounded(judged.strain),
@@ -24,8 +30,11 @@ function explanation(study: Study, wishes: Wishes): object {
     positions: positionsOf(study, fingering!).map(({ side, notes, join }) => ({
       hand: side,
       notes,
-      join: join && { kind: join.kind, mm: rounded(join.mm), ms: rounded(join.ms) },
+      join: joinEntry(join),
     })),
+    changes: adviceOn(study, fingering!, better!.fingering).map((change) => ({ ...change, by: rounded(change.by) })),
+    traps: trapsOf(figuresOf(study), fingering!).map(({ note, other }) => ({ note, other })),
+    conflicts: conflictsOf(study, { pins: given }),
     notes: notesInOrder(study).map((note) => ({
       note: note.id,
       midi: note.pitch,

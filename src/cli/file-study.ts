@@ -2,6 +2,9 @@ import { readFileSync } from "node:fs";
 import type { Study } from "@/core/fingering/study";
 import { notesAsked } from "@/core/fingering/study";
 import { studyOf } from "@/core/fingering/study-data";
+import type { Join } from "@/core/fingering/positions";
+import type { Finger, Side } from "@/core/hand/finger";
+import type { Manner, Passage } from "@/core/passage/passage";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
 import type { Note } from "@/core/passage/note";
 import { compare } from "@/core/time/beats";
@@ -26,17 +29,35 @@ export function studyOfFile(file: string, wishes: Wishes): Study | string {
   if (!read.ok) return read.issues.map(wording).join(" ");
   const part = pianoPart(read.value);
   const study = studyOf({
-    passage: passageFrom(part, 1, part.bars.length, wishes.hand),
+    passage: { ...passageFrom(part, 1, part.bars.length, wishes.hand), ...tuneOf(wishes) },
     hands: {
-      right: { measured: { rulerSpan: wishes["span-right"] }, resting: [] },
-      left: { measured: { rulerSpan: wishes["span-left"] }, resting: [] },
+      right: { measured: { rulerSpan: wishes["span-right"] }, resting: restingOf(wishes, "right") },
+      left: { measured: { rulerSpan: wishes["span-left"] }, resting: restingOf(wishes, "left") },
     },
     octaveWidth: FULL_SIZE.octaveWidth,
-    manner: { tempo: wishes.tempo ?? part.tempo ?? USUAL_TEMPO, touch: "legato", pedal: false },
+    manner: mannerOf(wishes, part.tempo),
   });
   const asked = new Set<string>(notesAsked(study));
   const stranger = notesNamed(wishes).find(({ note }) => !asked.has(note));
   return stranger ? `--${stranger.option} ${stranger.note}: the hands asked for play no such note.` : study;
+}
+
+function mannerOf({ tempo, touch, pedal, arpeggios }: Wishes, written: number | null): Manner {
+  return { tempo: tempo ?? written ?? USUAL_TEMPO, touch, pedal, arpeggios };
+}
+
+function restingOf({ rest }: Wishes, side: Side): readonly Finger[] {
+  return rest.filter((r) => r.side === side).map((r) => r.finger);
+}
+
+function tuneOf({ tune }: Wishes): Pick<Passage, "tune"> {
+  if (tune === undefined) return {};
+  return { tune: tune === "top" ? { top: true } : { voice: tune } };
+}
+
+/** A join with its figures rounded; null for the first position. */
+export function joinEntry(join: Join | null): object | null {
+  return join && { kind: join.kind, mm: rounded(join.mm), ms: rounded(join.ms) };
 }
 
 /** The notes of the hands asked for, by onset and then pitch. */

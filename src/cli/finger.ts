@@ -1,49 +1,117 @@
 import { drain } from "@/core/drain";
 import { figuresOf } from "@/core/figures/find";
-import { bondsOf } from "@/core/figures/ties";
-import type { Conditions } from "@/core/fingering/conditions";
+import { trapsOf } from "@/core/figures/traps";
+import { conflictsOf } from "@/core/fingering/conflicts";
 import type { Fingering } from "@/core/fingering/fingering";
-import { optionName } from "@/core/fingering/worth-showing";
+import { bestLeaning, leaningConditions, leaningStudy } from "@/core/fingering/leaning-study";
+import { leaningById } from "@/core/fingering/leanings";
+import { offering } from "@/core/fingering/offering";
+import { positionsOf } from "@/core/fingering/positions";
 import { reasonForNone } from "@/core/fingering/reasons";
-import { bestFingerings, judge, type Study } from "@/core/fingering/study";
+import { asShared, share, type Shared } from "@/core/fingering/sharing/sharing";
+import { judge, type Study } from "@/core/fingering/study";
 import { sweeping } from "@/core/fingering/sweep";
+import { tyingPrice } from "@/core/fingering/tying-price";
+import { optionName } from "@/core/fingering/worth-showing";
 import type { Finger } from "@/core/hand/finger";
 import type { Note } from "@/core/passage/note";
 import { handOf } from "@/core/passage/passage";
-import { eachFile, notesInOrder, rounded } from "./file-study";
-import { conditionsFrom, type Wishes } from "./wishes";
+import { eachFile, joinEntry, notesInOrder, rounded } from "./file-study";
+import { conditionsFrom, MANNER_USAGE, type Wishes } from "./wishes";
 
-export const FINGER_USAGE =
-  "finger FILE... --hand right|left|both [--span-right MM] [--span-left MM] [--tempo BPM] [--options K] [--pin ID=F]... [--rule-out ID=F|thumb-on-black|4-5]... [--hold ID]... [--tie none|alike|all] [--sweep LOW:HIGH] --json";
+export const FINGER_USAGE = `finger FILE... ${MANNER_USAGE} [--options K | --offers K] [--leaning NAME] [--pin ID=F]... [--rule-out ID=F|thumb-on-black|4-5]... [--hold ID]... [--tie none|alike|all] [--redistribute none|marked|all [--share ID]... [--easier finger-work|even|leaps] [--crossing]] [--sweep LOW:HIGH] --json`;
 
-/** The k best fingerings of each file. */
+/** The k best fingerings of each file, or those worth showing. */
 export function finger(args: readonly string[], print: (line: string) => void): number {
   return eachFile(args, FINGER_USAGE, print, listing);
 }
 
+interface Listed {
+  readonly fingering: Fingering;
+  readonly leaning: string;
+  readonly sentence?: string;
+}
+
 /** The notes of the hands asked for, and each option with one entry a note in the same order. */
-function listing(study: Study, wishes: Wishes): object {
+function listing(written: Study, wishes: Wishes): object {
+  const shared = wishes.redistribute ? sharedOut(written, wishes) : null;
+  const study = shared ? { ...written, passage: asShared(written.passage, shared) } : written;
   const notes = notesInOrder(study);
-  const best = notes.length === 0 ? [] : bestFingerings(study, conditionsOf(study, wishes), wishes.options);
+  const listed = notes.length === 0 ? [] : listedOptions(study, wishes);
+  const figures = figuresOf(study);
   return {
     notes: notes.map(({ id, bar, onset, pitch, staff }) => ({ id, bar: Number(bar), onset, midi: pitch, staff })),
-    options: best.map((fingering, place) => {
+    options: listed.map(({ fingering, leaning, sentence }, place) => {
       const judged = judge(study, fingering);
       return {
         name: optionName(place),
+        leaning,
+        ...(sentence === undefined ? {} : { sentence }),
         strain: rounded(judged.strain),
         peak: rounded(judged.peak?.strain ?? 0),
         fingering: notes.map((note) => entry(study, note, fingering[note.id] ?? null)),
+        positions: positionsOf(study, fingering).map(({ side, notes: held, join }) => ({
+          hand: side,
+          notes: held,
+          join: joinEntry(join),
+        })),
+        traps: trapsOf(figures, fingering).map(({ note, other }) => ({ note, other })),
       };
     }),
-    ...(wishes.sweep ? { sweep: sweepOf(study, best, wishes.sweep) } : {}),
+    figures,
+    conflicts: conflictsOf(study, conditionsFrom(wishes)),
+    ...(listed.length > 0 ? { tying: tyingOf(study, wishes) } : {}),
+    ...(shared ? { redistribution: redistribution(shared) } : {}),
+    ...(wishes.sweep
+      ? {
+          sweep: sweepOf(
+            study,
+            listed.map((l) => l.fingering),
+            wishes.sweep,
+          ),
+        }
+      : {}),
   };
 }
 
-/** What is wished for, and the ties of the figures that return. */
-function conditionsOf(study: Study, wishes: Wishes): Conditions {
-  const bonds = wishes.tie === "none" ? [] : bondsOf(study, figuresOf(study), wishes.tie);
-  return { ...conditionsFrom(wishes), bonds };
+function listedOptions(study: Study, wishes: Wishes): readonly Listed[] {
+  const conditions = conditionsFrom(wishes);
+  if (wishes.offers) {
+    const asked = wishes.tie ? leaningConditions(study, leaningById("balanced"), conditions, wishes.tie) : conditions;
+    return drain(offering(study, asked, wishes.offers));
+  }
+  const leaning = leaningById(wishes.leaning);
+  const asked = leaningConditions(study, leaning, conditions, wishes.tie);
+  return bestLeaning(study, leaning, asked, wishes.options).map(({ fingering }) => ({
+    fingering,
+    leaning: wishes.leaning,
+  }));
+}
+
+function sharedOut(study: Study, wishes: Wishes): Shared {
+  const { redistribute, share: marked, easier, crossing } = wishes;
+  return share(study, { allowed: redistribute!, marked, easier, crossing });
+}
+
+function redistribution({ taken, brackets, exact }: Shared): object {
+  return { taken, brackets, exact };
+}
+
+/** What the ties cost that are kept. */
+function tyingOf(study: Study, wishes: Wishes): object {
+  const leaning = leaningById(wishes.leaning);
+  const leant = leaningStudy(study, leaning);
+  const conditions = conditionsFrom(wishes);
+  const asked = leaningConditions(leant, leaning, conditions, wishes.tie);
+  const [tied] = bestLeaning(study, leaning, asked, 1);
+  const [free] = bestLeaning(study, leaning, { ...conditions, bonds: [] }, 1);
+  const { by, where, exact } = tyingPrice(study, tied!, free!);
+  return {
+    bonds: asked.bonds?.length ?? 0,
+    by: rounded(by),
+    where: where && { ...where, by: rounded(where.by) },
+    exact,
+  };
 }
 
 function entry(study: Study, note: Note, finger: Finger | null): object {

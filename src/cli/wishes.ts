@@ -3,13 +3,17 @@ import { z } from "zod";
 import { TYING } from "@/core/figures/tying";
 import type { Conditions } from "@/core/fingering/conditions";
 import type { Pins } from "@/core/fingering/fingering";
-import type { Finger } from "@/core/hand/finger";
+import { LEANING_IDS } from "@/core/fingering/leanings";
+import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
+import type { Finger, Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
-import { TEMPO_RANGE } from "@/core/passage/passage";
+import { ARPEGGIOS, TEMPO_RANGE } from "@/core/passage/passage";
 import { HAND } from "@/core/physics";
 
 const span = z.coerce.number().min(HAND.rulerSpanRange[0]).max(HAND.rulerSpanRange[1]).default(HAND.middleRulerSpan);
 const tempo = z.coerce.number().min(TEMPO_RANGE[0]).max(TEMPO_RANGE[1]);
+const noteId = z.string().transform((id) => id as NoteId);
+const count = z.coerce.number().int().min(1).max(200);
 
 /** "b1-s1-v1-n3=4": a note of the file and the finger it is given. */
 const pin = z
@@ -38,20 +42,41 @@ const ruleOut = z
     `What is ruled out is a note's name, =, and a finger from 1 to 5, or ${THUMB_ON_BLACK}, or ${FOURTH_AND_FIFTH}.`,
   );
 
+/** "right:4": a finger that rests. */
+const resting = z
+  .string()
+  .regex(/^(right|left):[1-5]$/, "A resting finger is right or left, :, and a finger from 1 to 5.")
+  .transform((text) => {
+    const [side, finger] = text.split(":");
+    return { side: side as Side, finger: Number(finger) as Finger };
+  });
+
 /** Spans are ruler spans in mm, tempi quarter notes a minute. */
 const Wishes = z.object({
   hand: z.enum(["right", "left", "both"]),
   "span-right": span,
   "span-left": span,
+  rest: z.array(resting).default([]),
   tempo: tempo.optional(),
-  options: z.coerce.number().int().min(1).max(200).default(1),
+  touch: z.enum(["legato", "detached"]).default("legato"),
+  pedal: z.boolean().default(false),
+  arpeggios: z.enum(ARPEGGIOS).default("bound"),
+  /** "top" for the highest notes, else the name of a voice. */
+  tune: z.string().optional(),
+  options: count.default(1),
+  offers: count.optional(),
+  leaning: z.enum(LEANING_IDS).default("balanced"),
   pin: z
     .array(pin)
     .default([])
     .transform((pins) => Object.fromEntries(pins) as Pins),
   "rule-out": z.array(ruleOut).default([]),
-  hold: z.array(z.string().transform((id) => id as NoteId)).default([]),
-  tie: z.enum(TYING).default("alike"),
+  hold: z.array(noteId).default([]),
+  tie: z.enum(TYING).optional(),
+  redistribute: z.enum(ALLOWED).optional(),
+  share: z.array(noteId).default([]),
+  easier: z.enum(EASIER).default("even"),
+  crossing: z.boolean().default(false),
   sweep: sweep.optional(),
 });
 
@@ -77,22 +102,42 @@ export function conditionsFrom(wishes: Wishes): Conditions {
 export function notesNamed(wishes: Wishes): readonly { readonly option: string; readonly note: NoteId }[] {
   const { pins = {}, ruledOut = {}, mustHold = [] } = conditionsFrom(wishes);
   const named = (option: string, notes: readonly string[]) => notes.map((note) => ({ option, note: note as NoteId }));
-  return [...named("pin", Object.keys(pins)), ...named("rule-out", Object.keys(ruledOut)), ...named("hold", mustHold)];
+  return [
+    ...named("pin", Object.keys(pins)),
+    ...named("rule-out", Object.keys(ruledOut)),
+    ...named("hold", mustHold),
+    ...named("share", wishes.share),
+  ];
 }
 
 const OPTIONS = {
   hand: { type: "string" },
   "span-right": { type: "string" },
   "span-left": { type: "string" },
+  rest: { type: "string", multiple: true },
   tempo: { type: "string" },
+  touch: { type: "string" },
+  pedal: { type: "boolean" },
+  arpeggios: { type: "string" },
+  tune: { type: "string" },
   options: { type: "string" },
+  offers: { type: "string" },
+  leaning: { type: "string" },
   pin: { type: "string", multiple: true },
   "rule-out": { type: "string", multiple: true },
   hold: { type: "string", multiple: true },
   tie: { type: "string" },
+  redistribute: { type: "string" },
+  share: { type: "string", multiple: true },
+  easier: { type: "string" },
+  crossing: { type: "boolean" },
   sweep: { type: "string" },
   json: { type: "boolean" },
 } as const satisfies ParseArgsConfig["options"];
+
+/** The words that every command takes about hands and manner. */
+export const MANNER_USAGE =
+  "--hand right|left|both [--span-right MM] [--span-left MM] [--rest SIDE:F]... [--tempo BPM] [--touch legato|detached] [--pedal] [--arpeggios bound|carried] [--tune top|VOICE]";
 
 /** Files and wishes from the words of a command; a sentence where they make no sense. */
 export function wishesFrom(

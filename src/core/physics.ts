@@ -134,6 +134,8 @@ export const MOTION = {
   rollStep: 45,
   /** Notes a second that one hand plays with ease; beyond, crowded fingers tangle. Starting value. */
   easyRate: 7,
+  /** ms that a held note must still sound for a change of finger on it to be worth making. A choice. */
+  changeLeastMs: 150,
   /** ms a hand needs to close after a wide opening. Starting value. */
   closeMs: 60,
   /** Share of a note's length that a detached one sounds. A choice. */

@@ -1,5 +1,6 @@
 import { FINGERS, type Finger } from "../hand/finger";
 import type { Onset, Stroke } from "../passage/line";
+import { thumbTakesBoth } from "../placement/doubled";
 import { press, type Bench, type Press } from "./frame";
 
 /** One way to strike an onset: the fingers that play, in order of x, and the strokes that none plays. */
@@ -13,7 +14,7 @@ export type PinnedDigits = Int8Array;
 
 /**
  * All ways to strike an onset that leave out as few notes as can be: fingers in their natural order,
- * all of them within reach together, pinned notes with their fingers, resting fingers unused.
+ * the thumb on two neighbouring white keys among them, all of them within reach together, pinned notes with their fingers, resting fingers unused.
  * Pins come before order and reach: where they allow no such way, any way with those fingers is taken,
  * and where two notes are pinned to one finger the higher one is left out.
  */
@@ -33,7 +34,8 @@ export function candidatesFor(onset: Onset, pins: PinnedDigits, on: Bench): read
 function fitsNaturally(placed: readonly Press[], next: Press, { placements }: Bench): boolean {
   const last = placed.at(-1);
   if (last === undefined) return true;
-  return last.finger < next.finger && placements.look(placed, [next]).kind === "held";
+  const follows = last.finger < next.finger || (placed.length === 1 && thumbTakesBoth(last, next));
+  return follows && placements.look(placed, [next]).kind === "held";
 }
 
 function inHandOrder(strokes: readonly Stroke[], { hand }: Bench): readonly Stroke[] {
@@ -63,7 +65,8 @@ function assign(
     const pinned = pins[stroke.index] as Finger | 0;
     for (const finger of pinned === 0 ? free : [pinned]) {
       const next = press(finger, stroke, on);
-      if (struck.some((p) => p.finger === finger) || !fits(struck, next, on)) continue;
+      const taken = struck.some((p) => p.finger === finger);
+      if ((taken && !(struck.length === 1 && thumbTakesBoth(struck[0]!, next))) || !fits(struck, next, on)) continue;
       place(at + 1, [...struck, next], out);
     }
     if (out.length < leftOut) place(at + 1, struck, [...out, stroke]);

@@ -75,5 +75,5 @@ function sentenceOf(study: Study, differs: readonly NoteId[], causes: Comparison
 }
 
 function amount({ label, by }: Comparison["causes"][number]): string {
-  return `${Math.abs(by).toFixed(1)} in ${label}`;
+  return `${Math.abs(by).toFixed(1)} on ${label}`;
 }

@@ -1,8 +1,9 @@
-import type { Finger } from "../hand/finger";
+import { FINGERS, type Finger } from "../hand/finger";
 import type { Hand } from "../hand/hand";
 import { contactOn } from "../keyboard/contact";
 import type { Instrument } from "../keyboard/instrument";
 import { isBlack } from "../keyboard/pitch";
+import { MOTION } from "../physics";
 import type { Onset, Stroke } from "../passage/line";
 import type { Hold } from "../placement/placement";
 import type { Placements } from "../placement/placements";
@@ -26,6 +27,8 @@ export interface Frame {
   readonly struck: readonly Press[];
   /** Fingers that go on holding earlier strokes. */
   readonly held: readonly Press[];
+  /** Those of them that go on with another finger, changed silently on the key, and the finger before. */
+  readonly changed: readonly { readonly press: Press; readonly from: Finger }[];
   /** Earlier strokes that should be held on but had to be let go now, with the mm by which they were out of reach. */
   readonly letGo: readonly { readonly press: Press; readonly short: number }[];
   /** Strokes of this onset that no finger plays. */
@@ -61,19 +64,69 @@ export function frameAfter(
   on: Bench,
 ): Frame {
   const held: Press[] = [];
+  const changed: { press: Press; from: Finger }[] = [];
   const letGo: { press: Press; short: number }[] = [];
   if (before !== null) {
     for (const press of before.held) hold(press);
     for (const press of before.struck) hold(press);
   }
-  return { onset, struck, held, letGo, leftOut, ...stance(struck, before, on.hand) };
+  return { onset, struck, held, changed, letGo, leftOut, ...stance(struck, before, on.hand) };
 
   function hold(press: Press): void {
     if (press.stroke.until <= onset.index) return;
     const short = shortOf(press, held, struck, on);
     if (short === null) held.push(press);
-    else letGo.push({ press, short });
+    else {
+      const other = otherFinger(press, before!, held, struck, onset, on);
+      if (other === null) letGo.push({ press, short });
+      else {
+        held.push(other);
+        changed.push({ press: other, from: press.finger });
+      }
+    }
   }
+}
+
+/**
+ * The same key held on by another finger, the easiest of those that are free; null where none is, or where too little
+ * is left of the note for a change to be worth it.
+ */
+function otherFinger(
+  holding: Press,
+  before: Frame,
+  held: readonly Press[],
+  struck: readonly Press[],
+  onset: Onset,
+  on: Bench,
+): Press | null {
+  const { stroke } = holding;
+  if (stroke.ms + stroke.soundsMs - onset.ms < MOTION.changeLeastMs) return null;
+  let [best, least]: [Press | null, number] = [null, Infinity];
+  for (const finger of FINGERS) {
+    if (on.hand.resting.includes(finger) || isBusy(finger, before, held, struck, onset)) continue;
+    const other: Press = { ...holding, finger };
+    const found = on.placements.look(struck, [...held, other]);
+    if (found.kind === "held" && found.strain < least && inOrder(other, struck, held))
+      [best, least] = [other, found.strain];
+  }
+  return best;
+}
+
+function isBusy(
+  finger: Finger,
+  before: Frame,
+  held: readonly Press[],
+  struck: readonly Press[],
+  onset: Onset,
+): boolean {
+  const uses = (p: Press): boolean => p.finger === finger;
+  const goesOn = (p: Press): boolean => uses(p) && p.stroke.until > onset.index;
+  return struck.some(uses) || held.some(uses) || before.held.some(goesOn) || before.struck.some(goesOn);
+}
+
+function inOrder(other: Press, struck: readonly Press[], held: readonly Press[]): boolean {
+  const fits = (p: Press): boolean => p.finger < other.finger === p.x < other.x;
+  return struck.every(fits) && held.every(fits);
 }
 
 /**

@@ -19,10 +19,14 @@ export interface Offer {
 /** How many of the best of the balanced leaning are looked through. */
 const LOOKED_THROUGH = 40;
 
+/** What is worth showing strains at most so many times as much as the best, and a little more. A choice. */
+const MOST_TIMES = 1.5;
+const MOST_MORE = 3;
+
 /**
  * Up to `most` fingerings worth showing, the balanced best first, then the best of each other leaning, then the next
- * best of the balanced one; each differs from all before it as worth-showing has it. All are judged by the plain
- * weights. A generator: it yields as it goes, so that it can be stopped.
+ * best of the balanced one; each differs from all before it as worth-showing has it, and none strains much more than
+ * the best. All are judged by the plain weights. A generator: it yields as it goes, so that it can be stopped.
  */
 export function* offering(study: Study, conditions: Conditions, most: number): Generator<Progress, readonly Offer[]> {
   const thumbsOf = thumbPlaces(study);
@@ -44,9 +48,10 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
   function offer(leaning: LeaningId, fingering: Fingering): void {
     const places = thumbsOf(fingering);
     if (seen.has(places)) return;
-    seen.add(places);
     const judged = judge(study, fingering);
     const first = offers[0]?.judged;
+    if (first && judged.strain > first.strain * MOST_TIMES + MOST_MORE) return;
+    seen.add(places);
     const sentence = first ? compareFingerings(study, judged, first).sentence : "The least strain in all.";
     offers.push({ leaning, fingering, judged, sentence });
   }

@@ -86,13 +86,15 @@ function isCrossed(from: Press, to: Press): boolean {
 /** White keys by which long fingers cross at most; farther apart the hand has moved. A choice. */
 const LONG_FINGERS_CROSS = 2;
 
+/** White keys by which the thumb passes at most, as in arpeggios. A choice. */
+const THUMB_PASSES = 4;
+
 /** Whether a finger crosses another while that still stands: the thumb as far as it can, long fingers by little. */
-function crosses(from: Press, to: Press, { hand, instrument }: Task): boolean {
+function crosses(from: Press, to: Press, { instrument }: Task): boolean {
   if (!isCrossed(from, to)) return false;
   const [low, high] = from.finger < to.finger ? [from, to] : [to, from];
-  const least =
-    low.finger === 1 ? limitsOf(hand, 1, high.finger).leastPractical : -LONG_FINGERS_CROSS * whiteWidth(instrument);
-  return high.x - low.x >= least;
+  const most = low.finger === 1 ? THUMB_PASSES : LONG_FINGERS_CROSS;
+  return high.x - low.x >= -most * whiteWidth(instrument);
 }
 
 /** The thumb passes fingers 2 to 4; past the little finger the whole hand moves. */

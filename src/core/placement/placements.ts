@@ -2,6 +2,7 @@ import type { Hand } from "../hand/hand";
 import type { Instrument } from "../keyboard/instrument";
 import { KEYBOARD } from "../physics";
 import { pitch } from "../keyboard/pitch";
+import { withoutDoubled } from "./doubled";
 import type { Held, Hold, Placement } from "./placement";
 import { solvePlacement } from "./solve";
 
@@ -14,7 +15,8 @@ export interface Placements {
   readonly instrument: Instrument;
   /**
    * The answer for some holds and more: its kind, strain and shortness are right, its coordinates may be some
-   * octaves away. A finger on two keys at once is out of reach. Whether a finger is resting is not looked at.
+   * octaves away. A finger on two keys at once is out of reach, but for
+   * the thumb on two neighbouring white ones. Whether a finger is resting is not looked at.
    */
   look(holds: readonly Hold[], more?: readonly Hold[]): Placement;
   /** The same with its coordinates where the keys are. */
@@ -38,7 +40,10 @@ export function placementsOf(hand: Hand, instrument: Instrument): Placements {
   function look(holds: readonly Hold[], more: readonly Hold[] = NONE): Placement {
     const lowest = lowestOf(holds, lowestOf(more, Infinity));
     const key = codeOf(holds, more, lowest);
-    if (key < 0) return UNPLAYABLE;
+    if (key < 0) {
+      const single = withoutDoubled([...holds, ...more], hand.side);
+      return single === null || single.length === holds.length + more.length ? UNPLAYABLE : look(single);
+    }
     let found = kept.get(key);
     if (found === undefined) {
       found = solvePlacement(working, instrument, atHome([...holds, ...more], lowest));

@@ -67,6 +67,10 @@ export interface Weights {
   readonly heldLost: number;
   readonly heldLostPedal: number;
   readonly heldPerMm: number;
+  /** Strain of a silent change of finger on a held key. */
+  readonly changeOnKey: number;
+  /** Strain of the thumb on two neighbouring white keys at once. */
+  readonly doubledThumb: number;
   /** Strain of one finger again on another key, and per Hz beyond ease on any. */
   readonly sameFinger: number;
   readonly sameFingerPerHz: number;
@@ -119,6 +123,8 @@ export const WEIGHTS: Weights = {
   heldLost: 120,
   heldLostPedal: 30,
   heldPerMm: 0.5,
+  changeOnKey: 14,
+  doubledThumb: 12,
   sameFinger: 30,
   sameFingerPerHz: 9.71,
   leftOut: 120,

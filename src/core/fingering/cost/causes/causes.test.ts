@@ -2,7 +2,7 @@ import { fingered, studyOfKeys, studyOn } from "../../../../../tests/support/stu
 import { note, passage } from "../../../../../tests/support/passages";
 import type { Note } from "../../../passage/note";
 import type { Manner, Tune } from "../../../passage/passage";
-import { judge, notesAsked, type CauseJudged, type Study } from "../../study";
+import { bestFingerings, judge, notesAsked, type CauseJudged, type Study } from "../../study";
 import { CAUSES } from "./index";
 
 /** What one cause finds in a fingered passage, note by note. */
@@ -215,5 +215,28 @@ describe("each cause", () => {
     expect(weak({}, { top: true })).toBeGreaterThan(weak({}));
     expect(strain(at({ loudness: 0.2 }), "1", "heavy-finger")).toBeGreaterThan(0);
     expect(strain(at({}), "1", "heavy-finger")).toBe(0);
+  });
+
+  it("finger changed on a held key: where the finger is wanted elsewhere and enough of the note is left", () => {
+    const held = passage([note("low", 60, "0", "2"), note("a", 64, "1/2", "1/2"), note("b", 67, "1", "1")]);
+    expect(findings(studyOn(held), "215", "change-on-key")).toEqual([]);
+    const [change] = findings(studyOn(held), "225", "change-on-key");
+    expect(change!.found.words).toBe("from 2 to 1 on the held C");
+    expect(findings(studyOn(held), "225", "held-note")).toEqual([]);
+    const short = passage([note("low", 60, "0", "9/16"), note("a", 64, "1/2", "1/2")]);
+    expect(findings(studyOn(short), "22", "change-on-key")).toEqual([]);
+    expect(findings(studyOn(short), "22", "held-note")).toHaveLength(1);
+  });
+
+  it("thumb on two keys: lets one hand strike six", () => {
+    const six = studyOfKeys([[60, 62, 64, 65, 67, 69]]);
+    expect(findings(six, "112345", "doubled-thumb")).toHaveLength(1);
+    expect(
+      notesAsked(six)
+        .map((id) => bestFingerings(six, {}, 1)[0]![id])
+        .join(""),
+    ).toBe("112345");
+    const black = studyOfKeys([[61, 63, 65, 67, 69, 70]]);
+    expect(Object.values(bestFingerings(black, {}, 1)[0]!)).toContain(null);
   });
 });

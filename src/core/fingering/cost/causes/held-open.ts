@@ -33,6 +33,7 @@ function widestPair(
   let widest: { from: Press; to: Press; mm: number } | null = null;
   for (let i = 0; i < down.length; i++) {
     for (let j = i + 1; j < down.length; j++) {
+      if (down[i]!.finger === down[j]!.finger) continue;
       const mm = openBeyond(moment, down[i]!, down[j]!);
       if (mm > 0 && (widest === null || mm > widest.mm)) widest = { from: down[i]!, to: down[j]!, mm };
     }

@@ -1,8 +1,10 @@
 import type { Cause } from "../cause";
 import { carriedAcross } from "./carried-across";
 import { carry } from "./carry";
+import { changeOnKey } from "./change-on-key";
 import { crossing } from "./crossing";
 import { crowding } from "./crowding";
+import { doubledThumb } from "./doubled-thumb";
 import { heavyFinger } from "./heavy-finger";
 import { heldNote } from "./held-note";
 import { heldOpen } from "./held-open";
@@ -39,6 +41,8 @@ export const CAUSES: readonly Cause[] = [
   inOut,
   rotation,
   heldNote,
+  changeOnKey,
+  doubledThumb,
   sameFinger,
   leftOut,
   restingFinger,
