@@ -32,6 +32,7 @@ const config = {
         "<rootDir>/quality/**/*.test.ts",
         "<rootDir>/bench/**/*.test.ts",
         "<rootDir>/tests/*.test.ts",
+        "<rootDir>/tests/quality/*.test.ts",
       ],
       testPathIgnorePatterns: ["\\.db\\.test\\.ts$", "/node_modules/"],
     },

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { finger } from "@/cli/finger";
+import { bestFingers } from "../bench/published/model";
 import { noteXml, scoreXml, spelled } from "../tests/support/musicxml";
 import { QUALITY_RULER_SPAN, QUALITY_TEMPO, type QualityCase } from "./cases";
 
@@ -27,6 +28,11 @@ export function agreement(given: QualityCase, ours: readonly number[]): Agreemen
     if (count > agreed) [nearest, agreed] = [accepted, count];
   }
   return { name: given.name, ours: ours.join(""), nearest: nearest.join(""), agreed, graded: given.graded.length };
+}
+
+/** The same of the published model, the yardstick. */
+export function byPublishedModel(given: QualityCase): Agreement {
+  return agreement(given, bestFingers(given.keys, given.side));
 }
 
 interface Answered {

@@ -128,7 +128,7 @@ export const MOTION = {
   rotationEase: 3,
   rotationFails: 6.5,
   /** Hz, strokes of one finger that go with ease, and at which they fail, thumb first. Starting values. */
-  repeatEase: [3, 3.2, 3, 2.6, 2.6],
+  repeatEase: [4, 4.2, 4, 3.4, 3.2],
   repeatFails: [6.5, 7, 6.5, 5.5, 5],
   /** ms from one finger's stroke to the next in a rolled chord that lies under the hand. Starting value. */
   rollStep: 45,

@@ -125,7 +125,7 @@ export const WEIGHTS: Weights = {
   heldPerMm: 0.5,
   changeOnKey: 14,
   doubledThumb: 12,
-  sameFinger: 30,
+  sameFinger: 55,
   sameFingerPerHz: 9.71,
   leftOut: 120,
   leftOutOuter: 160,

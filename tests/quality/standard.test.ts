@@ -1,5 +1,5 @@
-import { qualityCases } from "../quality/cases";
-import { agreements, summary } from "../quality/measure";
+import { qualityCases } from "../../quality/cases";
+import { agreements, summary } from "../../quality/measure";
 
 describe("agreement with the standard fingerings", () => {
   it("is at least 98 of 100 graded notes", () => {

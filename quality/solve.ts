@@ -1,0 +1,40 @@
+import { bestLeaning } from "@/core/fingering/leaning-study";
+import { balanced } from "@/core/fingering/leanings/balanced";
+import { notesAsked, type Study } from "@/core/fingering/study";
+import type { Fingering } from "@/core/fingering/fingering";
+import { handOfRulerSpan } from "@/core/hand/hand";
+import type { Side } from "@/core/hand/finger";
+import { FULL_SIZE } from "@/core/keyboard/instrument";
+import { passageOfKeys } from "@/core/passage/of-keys";
+import type { Manner } from "@/core/passage/passage";
+import { QUALITY_RULER_SPAN, QUALITY_TEMPO } from "./cases";
+
+/** A key, or those of a chord, lowest first. */
+export type Keys = number | readonly number[];
+
+/** Sixteenths by a hand of a ruler span in mm. */
+export function studyOf(
+  keys: readonly Keys[],
+  side: Side,
+  manner: Partial<Manner> = {},
+  span = QUALITY_RULER_SPAN,
+): Study {
+  return {
+    passage: passageOfKeys(keys, "1/4", side),
+    hands: { right: handOfRulerSpan("right", span), left: handOfRulerSpan("left", span) },
+    instrument: FULL_SIZE,
+    manner: { tempo: QUALITY_TEMPO, touch: "legato", pedal: false, ...manner },
+  };
+}
+
+/** The balanced best. */
+export function best(study: Study): Fingering {
+  return bestLeaning(study, balanced, {}, 1)[0]!.fingering;
+}
+
+/** Digits in the order of the notes, 0 where none plays. */
+export function digits(study: Study, fingering: Fingering): string {
+  return notesAsked(study)
+    .map((id) => fingering[id] ?? 0)
+    .join("");
+}
