@@ -13,6 +13,10 @@ import { USUAL_ALLOWANCES } from "@/core/reach/allowances";
 import { barsOf, surveying, type SurveyData } from "@/core/reach/survey";
 import { beats } from "@/core/time/beats";
 import { passageOfKeys } from "@/core/passage/of-keys";
+import { figuresOf } from "@/core/figures/find";
+import { offering } from "@/core/fingering/offering";
+import { share } from "@/core/fingering/sharing/sharing";
+import { worthShowing } from "@/core/fingering/worth-showing";
 import { seeded, type Seeded } from "../tests/support/seeded";
 
 /** `npm run bench`: prints figures of speed. Nothing here passes or fails. */
@@ -121,17 +125,27 @@ const random = seeded(64);
 const row = (what: string, figure: string): void => console.log(`${what.padEnd(66)} ${figure}`);
 
 row(`bare bound, ${LOOKUPS} look-ups a note, 10,000 notes`, `${bareBound(10_000).toFixed(2)} ms`);
-for (const notes of [1_000, 10_000]) {
+const perNote: string[] = [];
+for (const notes of [100, 1_000, 10_000, 100_000]) {
   const given = study(line(random, notes));
-  const ms = median(3, () => void bestFingerings(given, {}, 1));
+  const before = process.memoryUsage().heapUsed;
+  const ms = median(notes > 20_000 ? 1 : 3, () => void bestFingerings(given, {}, 1));
+  const grown = (process.memoryUsage().heapUsed - before) / notes / 1024;
+  perNote.push(`${((1000 * ms) / notes).toFixed(1)} at ${notes.toLocaleString("en-GB")}`);
   row(
-    `search, one line of ${notes} notes`,
-    `${ms.toFixed(0)} ms, ${Math.round(notes / (ms / 1000))} notes a second, ${(ms / bareBound(notes)).toFixed(0)} times the bare bound`,
+    `search, one line of ${notes.toLocaleString("en-GB")} notes`,
+    `${ms.toFixed(0)} ms, ${(ms / bareBound(notes)).toFixed(1)} times the bare bound, ${grown.toFixed(1)} KiB a note still on the heap`,
   );
 }
-const struck = study(chords(random, 500));
-const chordMs = median(3, () => void bestFingerings(struck, {}, 1));
-row("search, 500 four-note chords", `${chordMs.toFixed(0)} ms, ${Math.round(2000 / (chordMs / 1000))} notes a second`);
+row("microseconds a note", perNote.join(", "));
+for (const count of [500, 2_000]) {
+  const struck = study(chords(random, count));
+  const chordMs = median(3, () => void bestFingerings(struck, {}, 1));
+  row(
+    `search, ${count.toLocaleString("en-GB")} four-note chords`,
+    `${chordMs.toFixed(0)} ms, ${(chordMs / bareBound(count)).toFixed(0)} times the bare bound of as many notes`,
+  );
+}
 
 const passage = study(line(random, 64));
 const pinned = passage.passage.notes[30]!.id;
@@ -170,5 +184,22 @@ row(`the same from the cache, ${kept.size()} entries`, `${perSecond(sets.length,
 const pieceData = longPiece(random, 200);
 const surveyMs = median(1, () => void drain(surveying(barsOf(pieceData), pieceData.allows)));
 row("survey of 200 bars, chords in both hands, a tenth of them out of reach", `${surveyMs.toFixed(0)} ms`);
+/** A passage for both hands: single notes that may go to either. */
+function shareable(random: Seeded, onsets: number): Study {
+  const given = study(line(random, onsets));
+  const notes = given.passage.notes.map((n) => ({ ...n, staff: n.pitch < 60 ? 2 : 1 }));
+  return { ...given, passage: { notes, hands: "both", staves: 2 } };
+}
+const both = shareable(random, 64);
+const shared = median(3, () => void share(both, { allowed: "all" }));
+row("both hands with free distribution, 64 onsets", `${shared.toFixed(0)} ms`);
+const figures = median(9, () => void figuresOf(passage));
+row("figures that return in a 64-note passage", `${figures.toFixed(1)} ms`);
+const offers = median(5, () => void drain(offering(passage, {}, 5)));
+row("5 distinct options of a 64-note passage, leanings among them", `${offers.toFixed(0)} ms`);
+row(
+  "5 distinct options of the 40 best",
+  `${median(11, () => void worthShowing(passage, bestFingerings(passage, {}, 40), 5)).toFixed(1)} ms`,
+);
 row("the 5 best of a 64-note passage", `${median(11, () => void bestFingerings(passage, {}, 5)).toFixed(1)} ms`);
 row("the 40 best of a 64-note passage", `${median(5, () => void bestFingerings(passage, {}, 40)).toFixed(1)} ms`);

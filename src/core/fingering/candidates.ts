@@ -20,7 +20,7 @@ export type PinnedDigits = Int8Array;
  */
 export function candidatesFor(onset: Onset, pins: PinnedDigits, on: Bench): readonly Candidate[] {
   const strokes = inHandOrder(onset.struck, on);
-  const isPinned = strokes.some((s) => pins[s.index] !== 0);
+  const isPinned = strokes.some((s) => pins[s.index]);
   for (let leftOut = 0; leftOut <= strokes.length; leftOut++) {
     const natural = assign(strokes, pins, on, leftOut, fitsNaturally);
     if (natural.length > 0) return natural;
@@ -62,7 +62,7 @@ function assign(
       if (out.length === leftOut) found.push({ struck, leftOut: out });
       return;
     }
-    const pinned = pins[stroke.index] as Finger | 0;
+    const pinned = (pins[stroke.index] ?? 0) as Finger | 0;
     for (const finger of pinned === 0 ? free : [pinned]) {
       const next = press(finger, stroke, on);
       const taken = struck.some((p) => p.finger === finger);

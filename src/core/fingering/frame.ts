@@ -63,27 +63,46 @@ export function frameAfter(
   leftOut: readonly Stroke[],
   on: Bench,
 ): Frame {
-  const held: Press[] = [];
-  const changed: { press: Press; from: Finger }[] = [];
-  const letGo: { press: Press; short: number }[] = [];
-  if (before !== null) {
-    for (const press of before.held) hold(press);
-    for (const press of before.struck) hold(press);
-  }
-  return { onset, struck, held, changed, letGo, leftOut, ...stance(struck, before, on.hand) };
+  if (before === null || (before.held.length === 0 && noneGoesOn(before.struck, onset)))
+    return { onset, struck, ...NOTHING_HELD, leftOut, ...stance(struck, before, on.hand) };
+  const holding: Holding = { held: [], changed: [], letGo: [] };
+  for (const press of before.held) hold(holding, press, before, onset, struck, on);
+  for (const press of before.struck) hold(holding, press, before, onset, struck, on);
+  return { onset, struck, ...holding, leftOut, ...stance(struck, before, on.hand) };
+}
 
-  function hold(press: Press): void {
-    if (press.stroke.until <= onset.index) return;
-    const short = shortOf(press, held, struck, on);
-    if (short === null) held.push(press);
-    else {
-      const other = otherFinger(press, before!, held, struck, onset, on);
-      if (other === null) letGo.push({ press, short });
-      else {
-        held.push(other);
-        changed.push({ press: other, from: press.finger });
-      }
-    }
+const NOTHING_HELD = { held: [], changed: [], letGo: [] } as const;
+
+interface Holding {
+  readonly held: Press[];
+  readonly changed: { press: Press; from: Finger }[];
+  readonly letGo: { press: Press; short: number }[];
+}
+
+function noneGoesOn(struck: readonly Press[], { index }: Onset): boolean {
+  for (const { stroke } of struck) if (stroke.until > index) return false;
+  return true;
+}
+
+function hold(
+  { held, changed, letGo }: Holding,
+  press: Press,
+  before: Frame,
+  onset: Onset,
+  struck: readonly Press[],
+  on: Bench,
+): void {
+  if (press.stroke.until <= onset.index) return;
+  const short = shortOf(press, held, struck, on);
+  if (short === null) {
+    held.push(press);
+    return;
+  }
+  const other = otherFinger(press, before, held, struck, onset, on);
+  if (other === null) letGo.push({ press, short });
+  else {
+    held.push(other);
+    changed.push({ press: other, from: press.finger });
   }
 }
 

@@ -1,8 +1,8 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
 import { MOTION } from "../physics";
-import { compare, subtract, toMs, type Beats } from "../time/beats";
-import { endOf, type Note, type NoteId } from "./note";
+import { compare, subtract, toMs } from "../time/beats";
+import { endsAfter, type Note, type NoteId } from "./note";
 import { handOf, inOrder, MIDDLING, playedNotes, tuneOf, type Manner, type Passage } from "./passage";
 
 /** One key stroke of one hand: a note, or a unison of several voices on the same key. */
@@ -65,16 +65,16 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       const key = notes[0]!.pitch;
       const before = sounding.get(key);
       if (before !== undefined) strokes[before] = cut(strokes[before]!, index, starts);
-      const end = notes.map(endOf).reduce((a, b) => (compare(a, b) >= 0 ? a : b));
+      const longest = notes.reduce((a, b) => (compare(b.duration, a.duration) > 0 ? b : a));
       sounding.set(key, strokes.length);
       strokes.push({
         notes: notes.map((n) => n.id),
         key,
         onset: index,
-        until: notes.every((n) => n.rolled?.caught) ? index + 1 : releaseOnset(groups, index, end),
+        until: notes.every((n) => n.rolled?.caught) ? index + 1 : releaseOnset(groups, index, longest),
         index: strokes.length,
         ms: starts[index]!,
-        soundsMs: soundingMs(notes, end, manner),
+        soundsMs: soundingMs(notes, longest, manner),
         load: Math.max(...notes.map((n) => loadOf(n, manner))),
         tune: notes.some((n) => tune.has(n.id)),
       });
@@ -105,10 +105,10 @@ function finished(onset: Onset, strokes: readonly Stroke[], next: Onset | undefi
 }
 
 /** Detached and staccato notes end early. */
-function soundingMs(notes: readonly Note[], end: Beats, { tempo, touch }: Manner): number {
+function soundingMs(notes: readonly Note[], { duration }: Note, { tempo, touch }: Manner): number {
   if (notes.some((n) => n.rolled?.caught || (n.grace !== 0 && !n.rolled))) return Infinity;
   const isShort = touch === "detached" || notes.every((n) => n.staccato);
-  return toMs(subtract(end, notes[0]!.onset), tempo) * (isShort ? MOTION.detachedShare : 1);
+  return toMs(duration, tempo) * (isShort ? MOTION.detachedShare : 1);
 }
 
 function loadOf({ loudness, accent }: Note, manner: Manner): number {
@@ -142,9 +142,10 @@ function unisons(group: readonly Note[]): readonly (readonly Note[])[] {
   return [...byKey.values()];
 }
 
-function releaseOnset(groups: readonly (readonly Note[])[], from: number, end: Beats): number {
+/** The first onset at which a note has ended. */
+function releaseOnset(groups: readonly (readonly Note[])[], from: number, note: Note): number {
   let until = from + 1;
-  while (until < groups.length && compare(groups[until]![0]!.onset, end) < 0) until++;
+  while (until < groups.length && endsAfter(note, groups[until]![0]!.onset)) until++;
   return until;
 }
 

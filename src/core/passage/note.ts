@@ -1,5 +1,5 @@
 import type { Side } from "../hand/finger";
-import { add, type Beats } from "../time/beats";
+import { add, compare, SURELY_APART, toNumber, type Beats } from "../time/beats";
 import type { Pitch } from "../keyboard/pitch";
 
 /**
@@ -51,4 +51,10 @@ export function stepOf({ step, pitch }: Note): number {
 /** When a note ends, in quarter notes from the start of the piece. */
 export function endOf({ onset, duration }: Note): Beats {
   return add(onset, duration);
+}
+
+/** Whether a note goes on past a place, exactly. */
+export function endsAfter(note: Note, at: Beats): boolean {
+  const past = toNumber(note.onset) + toNumber(note.duration) - toNumber(at);
+  return Math.abs(past) > SURELY_APART ? past > 0 : compare(endOf(note), at) > 0;
 }

@@ -38,8 +38,13 @@ export function divide(a: Beats, b: Beats): Beats {
 
 /** Negative when a is earlier than b, zero when equal, positive when later. */
 export function compare(a: Beats, b: Beats): number {
-  return a === b ? 0 : new Fraction(a).compare(b);
+  if (a === b) return 0;
+  const apart = toNumber(a) - toNumber(b);
+  return Math.abs(apart) > SURELY_APART ? apart : new Fraction(a).compare(b);
 }
+
+/** Farther apart than this floating-point numbers are in the order of their fractions. */
+export const SURELY_APART = 1e-6;
 
 export function later(a: Beats, b: Beats): Beats {
   return compare(a, b) >= 0 ? a : b;
@@ -47,7 +52,8 @@ export function later(a: Beats, b: Beats): Beats {
 
 /** Nearest floating-point number of quarter notes. */
 export function toNumber(value: Beats): number {
-  return new Fraction(value).valueOf();
+  const bar = value.indexOf("/");
+  return bar < 0 ? Number(value) : Number(value.slice(0, bar)) / Number(value.slice(bar + 1));
 }
 
 /** Milliseconds of a length at a tempo in quarter notes a minute. */

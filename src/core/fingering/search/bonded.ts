@@ -87,12 +87,16 @@ function canHold(bond: Tied, lattices: readonly Lattice[], terms: readonly Terms
     const given = pinned(terms, bond, finger);
     return bond.every(({ line, stroke }) => {
       const before = terms[line]!.pins[stroke]!;
-      const { task, layer } = lattices[line]!;
+      const { task } = lattices[line]!;
       return (
-        (before === 0 || before === finger) && openTo(given[line]!, layer(task.line.strokes[stroke]!.onset)) !== null
+        (before === 0 || before === finger) && isOpen(given[line]!, lattices[line]!, task.line.strokes[stroke]!.onset)
       );
     });
   });
+}
+
+function isOpen(terms: Terms, { layer, task }: Lattice, onset: number): boolean {
+  return openTo(terms, layer(onset), task.line.onsets[onset]!) !== null;
 }
 
 function pinned(terms: readonly Terms[], bond: Tied, finger: Finger): readonly Terms[] {

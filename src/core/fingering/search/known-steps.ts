@@ -31,7 +31,7 @@ function keyFor(layers: readonly Layer[], onsets: readonly Onset[], index: numbe
   const first = Math.max(0, index - over + 1);
   let lowest: number = KEYBOARD.highestKey;
   for (let i = first; i <= index; i++) {
-    if (i < index && !isFree(layers[i]!)) return null;
+    if (i < index && !layers[i]!.free) return null;
     for (const { key, until } of onsets[i]!.struck) {
       if ((i < index && until > i + 1) || key === KEYBOARD.lowestKey || key === KEYBOARD.highestKey) return null;
       if (key < lowest) lowest = key;
@@ -46,10 +46,4 @@ function keyFor(layers: readonly Layer[], onsets: readonly Onset[], index: numbe
     if (sign !== "") code += sign;
   }
   return code;
-}
-
-/** Whether nothing is held into a layer and every way to strike it puts the hand somewhere. */
-function isFree({ frames }: Layer): boolean {
-  for (const { held, struck } of frames) if (held.length > 0 || struck.length === 0) return false;
-  return true;
 }

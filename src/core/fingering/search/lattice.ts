@@ -3,7 +3,7 @@ import { frameAfter, type Frame } from "../frame";
 import type { Onset } from "../../passage/line";
 import type { Task } from "../task";
 import { costsOf, type Costs } from "./costs";
-import { knownSteps, MOST_KEPT } from "./known-steps";
+import { knownSteps, MOST_KEPT, type Steps } from "./known-steps";
 import type { Layer } from "./layer";
 
 /** The layers of a line, built when first asked for and kept: pins and k change, steps and their costs do not. */
@@ -30,23 +30,60 @@ export function latticeOf(task: Task, pins?: PinnedDigits): Lattice {
   function next(): Layer {
     const index = layers.length;
     const onset = onsets[index]!;
-    const candidates = candidatesFor(onset, confined, task);
-    const playable = candidates.every((c) => c.struck.length > 0);
-    const key = playable ? (known?.keyFor(layers, onsets, index, 3) ?? null) : null;
+    const key = known?.keyFor(layers, onsets, index, 3) ?? null;
     const met = key === null ? undefined : known!.steps.get(key);
-    if (met !== undefined) {
-      const frames = candidates.map(({ struck, leftOut }) => frameAfter(null, onset, struck, leftOut, task));
-      return { ...met, frames, candidates };
-    }
+    if (met !== undefined) return new MetLayer(met, onset, task);
+    const candidates = candidatesFor(onset, confined, task);
+    // What hangs on where the hand was before is like nothing else.
+    const playable = candidates.every((c) => c.struck.length > 0);
     const pairKey = playable && index > 0 ? (known?.keyFor(layers, onsets, index, 2) ?? null) : null;
     const pairs = pairKey === null ? undefined : known!.pairs.get(pairKey);
     const layer = laidOut(layers[index - 1] ?? null, layers[index - 2] ?? null, onset, candidates, task, costs, pairs);
     const { from, by, ending, pair, triple, tripleStart } = layer;
-    keep(known?.steps, key, { from, by, ending, pair, triple, tripleStart });
+    keep(known?.steps, playable ? key : null, { from, by, ending, pair, triple, tripleStart });
     keep(known?.pairs, pairKey, pair);
     return layer;
   }
 }
+
+/** A layer whose steps were met before: its frames and candidates are made when they are wanted. */
+class MetLayer implements Layer {
+  readonly free = true;
+  readonly from;
+  readonly by;
+  readonly ending;
+  readonly pair;
+  readonly triple;
+  readonly tripleStart;
+  private struckBy: readonly Candidate[] | null = null;
+  private lying: readonly Frame[] | null = null;
+
+  constructor(
+    { from, by, ending, pair, triple, tripleStart }: Steps,
+    private readonly onset: Onset,
+    private readonly task: Task,
+  ) {
+    this.from = from;
+    this.by = by;
+    this.ending = ending;
+    this.pair = pair;
+    this.triple = triple;
+    this.tripleStart = tripleStart;
+  }
+
+  get candidates(): readonly Candidate[] {
+    return (this.struckBy ??= candidatesFor(this.onset, NO_PINS, this.task));
+  }
+
+  get frames(): readonly Frame[] {
+    return (this.lying ??= this.candidates.map(({ struck, leftOut }) =>
+      frameAfter(null, this.onset, struck, leftOut, this.task),
+    ));
+  }
+}
+
+/** Reads as free for every stroke. */
+const NO_PINS = new Int8Array(0);
 
 function keep<T>(kept: Map<string, T> | undefined, key: string | null, value: T): void {
   if (kept !== undefined && key !== null && kept.size < MOST_KEPT) kept.set(key, value);
@@ -66,7 +103,7 @@ function laidOut(
   const count = froms.length * candidates.length;
   const frames: Frame[] = [];
   const ending: number[][] = [];
-  const known = new Map<string | number, number>();
+  const known: Known = new Map();
   const [from, by, tripleStart] = [new Int32Array(count), new Int32Array(count), new Int32Array(count)];
   const pair = pairs ?? new Float64Array(count);
   const triple = new Float64Array(
@@ -79,7 +116,7 @@ function laidOut(
       const frame = frameAfter(froms[f] as Frame | null, onset, struck, leftOut, task);
       from[state] = f;
       by[state] = c;
-      endIn(frame, c, state);
+      endIn(frames, ending, known, frame, c, state);
       costs.enter(frame, froms[f] as Frame | null);
       if (pairs === undefined) pair[state] = costs.pair() + (prior === null ? costs.triple(null) : 0);
       tripleStart[state] = filled;
@@ -87,19 +124,30 @@ function laidOut(
         triple[filled++] = costs.triple(beforePrior?.frames[prior!.from[before]!] ?? null);
     }
   }
-  return { frames, candidates, from, by, ending, pair, triple, tripleStart };
-
-  function endIn(frame: Frame, candidate: number, ends: number): void {
-    const key = keyOf(frame, candidate);
-    let to = known.get(key);
-    if (to === undefined) {
-      known.set(key, (to = frames.length));
-      frames.push(frame);
-      ending.push([]);
-    }
-    ending[to]!.push(ends);
-  }
+  const free = frames.every(({ held, struck }) => held.length === 0 && struck.length > 0);
+  return { frames, candidates, free, from, by, ending, pair, triple, tripleStart };
 }
+
+/** Adds a state to those that end in its frame, which is added where it is new. */
+function endIn(
+  frames: Frame[],
+  ending: number[][],
+  known: Known,
+  frame: Frame,
+  candidate: number,
+  state: number,
+): void {
+  const key = keyOf(frame, candidate);
+  let to = known.get(key);
+  if (to === undefined) {
+    known.set(key, (to = frames.length));
+    frames.push(frame);
+    ending.push([]);
+  }
+  ending[to]!.push(state);
+}
+
+type Known = Map<string | number, number>;
 
 /**
  * Two frames are one when the same fingers strike and the same ones hold the same strokes. What was let go

@@ -9,8 +9,11 @@ import type { Frame } from "../frame";
  * first layer) and strikes by candidate `by[s]`.
  */
 export interface Layer {
+  /** Worked out when first asked for, like the candidates: most are never looked at where the steps are known. */
   readonly frames: readonly Frame[];
   readonly candidates: readonly Candidate[];
+  /** Whether nothing is held into it and every way to strike it puts the hand somewhere. */
+  readonly free: boolean;
   readonly from: Int32Array;
   readonly by: Int32Array;
   /** States that end in frame f are `ending[f]`. */

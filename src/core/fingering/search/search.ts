@@ -2,9 +2,11 @@ import { drain } from "../../drain";
 import type { Digits } from "../fingering";
 import type { PinnedDigits } from "../candidates";
 import { frameAfter, type Press } from "../frame";
+import type { Onset } from "../../passage/line";
 import type { Task } from "../task";
 import { latticeOf, type Lattice } from "./lattice";
 import type { Layer } from "./layer";
+import { waysTo, type Open, type Ways } from "./ways";
 import { keepsPins, keepsToAllowed, pinsOnly, type Terms } from "./terms";
 
 /** A fingering found, with the sum of its strains. */
@@ -32,24 +34,26 @@ export interface Progress {
  */
 export function* searching(lattice: Lattice, terms: Terms, k: number): Generator<Progress, readonly Found[]> {
   const { line } = lattice.task;
-  const ways: Ways[] = [];
+  const backs: Int32Array[] = [];
+  let [ways, spare]: [Ways | null, Ways | null] = [null, null];
   for (const { index } of line.onsets) {
     const layer = lattice.layer(index);
-    const open = openTo(terms, layer);
+    const open = openTo(terms, layer, line.onsets[index]!);
     // Fingers in natural order cannot do what is pinned: the lattice of these very pins can.
     if (open === null) {
       const forced = latticeOf(lattice.task, terms.pins);
       return yield* searching(forced, { ...terms, pins: new Int8Array(terms.pins.length) }, k);
     }
-    const prior = index === 0 ? null : { layer: lattice.layer(index - 1), ways: ways[index - 1]! };
-    const shut = prior && shutSteps(terms, prior.layer, layer, lattice);
-    let now = waysTo(layer, open, shut, prior, k);
+    const prior = index === 0 ? null : { layer: lattice.layer(index - 1), ways: ways! };
+    const shut = prior && shutSteps(terms, prior.layer, layer, line.onsets[index]!, lattice);
+    let now = waysTo(layer, open, shut, prior, k, spare);
     // Where the conditions on steps leave no way on, they give way here.
-    if (shut && now.counts.every((count) => count === 0)) now = waysTo(layer, open, null, prior, k);
-    ways.push(now);
+    if (shut && now.counts.every((count) => count === 0)) now = waysTo(layer, open, null, prior, k, null);
+    backs.push(now.back);
+    [spare, ways] = [ways, now];
     yield { done: index + 1, of: line.onsets.length };
   }
-  return ways.length === 0 ? [{ total: 0, digits: new Int8Array(0) }] : trace(lattice, ways, k);
+  return ways === null ? [{ total: 0, digits: new Int8Array(0) }] : trace(lattice, backs, ways, k);
 }
 
 /** The same of a task, around some pins, without stopping. */
@@ -58,7 +62,9 @@ export function search(task: Task, pins: PinnedDigits, k: number): readonly Foun
 }
 
 /** By candidate, whether it is open; null where no candidate keeps to the pins. Where all are ruled out, none is. */
-export function openTo(terms: Terms, { candidates }: Layer): readonly boolean[] | null {
+export function openTo(terms: Terms, layer: Layer, { struck }: Onset): Open | null {
+  if (struck.every(({ index }) => !terms.pins[index] && !terms.ruledOut[index])) return "all";
+  const { candidates } = layer;
   const pinned = candidates.map((candidate) => keepsPins(terms, candidate));
   if (!pinned.includes(true)) return null;
   const allowed = candidates.map((candidate, i) => pinned[i]! && keepsToAllowed(terms, candidate));
@@ -66,10 +72,10 @@ export function openTo(terms: Terms, { candidates }: Layer): readonly boolean[] 
 }
 
 /** By state, whether the conditions on steps shut it; null where they shut none. */
-function shutSteps(terms: Terms, prior: Layer, layer: Layer, { task }: Lattice): Uint8Array | null {
-  const { mustHold, noFourthAndFifth } = terms;
-  const onset = layer.frames[0]!.onset;
-  const isHolding = task.line.strokes.some((s) => mustHold[s.index] && s.onset < onset.index && s.until > onset.index);
+function shutSteps(terms: Terms, prior: Layer, layer: Layer, onset: Onset, { task }: Lattice): Uint8Array | null {
+  const { mustHold, anyMustHold, noFourthAndFifth } = terms;
+  const isHolding =
+    anyMustHold && task.line.strokes.some((s) => mustHold[s.index] && s.onset < onset.index && s.until > onset.index);
   if (!isHolding && !noFourthAndFifth) return null;
   return Uint8Array.from(layer.from, (from, state) => {
     const before = prior.frames[from]!;
@@ -85,106 +91,23 @@ function isFourthAndFifth(before: readonly Press[], now: readonly Press[]): bool
   return before.length === 1 && now.length === 1 && one!.finger + other!.finger === 9 && one!.finger !== other!.finger;
 }
 
-/** For each state of a layer its up to k cheapest totals, ascending, and the state and rank each came from. */
-interface Ways {
-  readonly totals: Float64Array;
-  readonly counts: Int32Array;
-  readonly backState: Int32Array;
-  readonly backRank: Int32Array;
+function trace(lattice: Lattice, backs: readonly Int32Array[], last: Ways, k: number): readonly Found[] {
+  const ends: { total: number; way: number }[] = [];
+  last.counts.forEach((count, state) => {
+    for (let way = state * k; way < state * k + count; way++) ends.push({ total: last.totals[way]!, way });
+  });
+  ends.sort((a, b) => a.total - b.total || a.way - b.way);
+  return ends.slice(0, k).map(({ total, way }) => ({ total, digits: digitsFrom(lattice, backs, way, k) }));
 }
 
-function waysTo(
-  layer: Layer,
-  open: readonly boolean[],
-  shut: Uint8Array | null,
-  prior: { layer: Layer; ways: Ways } | null,
-  k: number,
-): Ways {
-  const count = layer.from.length;
-  const ways: Ways = {
-    totals: new Float64Array(count * k),
-    counts: new Int32Array(count),
-    backState: new Int32Array(count * k),
-    backRank: new Int32Array(count * k),
-  };
-  for (let state = 0; state < count; state++) {
-    if (!open[layer.by[state]!] || shut?.[state]) continue;
-    const pair = layer.pair[state]!;
-    if (prior === null) keep(ways, state, pair, -1, 0, k);
-    else extend(ways, state, pair, layer, prior.layer.ending[layer.from[state]!]!, prior.ways, k);
-  }
-  return ways;
-}
-
-/** Keeps the k cheapest ways to come to a state over all states that end in the frame before. */
-function extend(
-  ways: Ways,
-  state: number,
-  pair: number,
-  layer: Layer,
-  befores: readonly number[],
-  prior: Ways,
-  k: number,
-): void {
-  const start = layer.tripleStart[state]!;
-  for (let n = 0; n < befores.length; n++) {
-    const before = befores[n]!;
-    const step = pair + layer.triple[start + n]!;
-    const count = prior.counts[before]!;
-    for (let rank = 0; rank < count; rank++) {
-      if (!keep(ways, state, prior.totals[before * k + rank]! + step, before, rank, k)) break;
-    }
-  }
-}
-
-/** Inserts a way into a state's ascending list; false when it is too dear to be kept. */
-function keep(
-  { totals, counts, backState, backRank }: Ways,
-  state: number,
-  total: number,
-  before: number,
-  rank: number,
-  k: number,
-): boolean {
-  const base = state * k;
-  const count = counts[state]!;
-  if (count === k && total >= totals[base + k - 1]!) return false;
-  let at = base + Math.min(count, k - 1);
-  while (at > base && totals[at - 1]! > total) {
-    totals[at] = totals[at - 1]!;
-    backState[at] = backState[at - 1]!;
-    backRank[at] = backRank[at - 1]!;
-    at--;
-  }
-  totals[at] = total;
-  backState[at] = before;
-  backRank[at] = rank;
-  if (count < k) counts[state] = count + 1;
-  return true;
-}
-
-function trace(lattice: Lattice, ways: readonly Ways[], k: number): readonly Found[] {
-  const last = ways.at(-1)!;
-  const ends: { total: number; state: number; rank: number }[] = [];
-  for (let state = 0; state < last.counts.length; state++) {
-    for (let rank = 0; rank < last.counts[state]!; rank++)
-      ends.push({ total: last.totals[state * k + rank]!, state, rank });
-  }
-  ends.sort((a, b) => a.total - b.total || a.state - b.state || a.rank - b.rank);
-  return ends
-    .slice(0, k)
-    .map(({ total, state, rank }) => ({ total, digits: digitsFrom(lattice, ways, state, rank, k) }));
-}
-
-function digitsFrom(lattice: Lattice, ways: readonly Ways[], endState: number, endRank: number, k: number): Digits {
+function digitsFrom(lattice: Lattice, backs: readonly Int32Array[], end: number, k: number): Digits {
   const digits = new Int8Array(lattice.task.line.strokes.length);
-  let [state, rank] = [endState, endRank];
-  for (let index = ways.length - 1; index >= 0; index--) {
+  let way = end;
+  for (let index = backs.length - 1; index >= 0; index--) {
     const layer = lattice.layer(index);
-    for (const press of layer.candidates[layer.by[state]!]!.struck) digits[press.stroke.index] = press.finger;
-    const at = state * k + rank;
-    const way = ways[index]!;
-    [state, rank] = [way.backState[at]!, way.backRank[at]!];
+    const by = layer.by[Math.floor(way / k)]!;
+    for (const press of layer.candidates[by]!.struck) digits[press.stroke.index] = press.finger;
+    way = backs[index]![way]!;
   }
   return digits;
 }

@@ -13,13 +13,20 @@ export interface Terms {
   readonly ruledOut: Uint8Array;
   /** 1 where one finger must hold the stroke to its end. */
   readonly mustHold: Uint8Array;
+  readonly anyMustHold: boolean;
   readonly noFourthAndFifth: boolean;
 }
 
 /** Pins alone. */
 export function pinsOnly(pins: PinnedDigits): Terms {
   const { length } = pins;
-  return { pins, ruledOut: new Uint8Array(length), mustHold: new Uint8Array(length), noFourthAndFifth: false };
+  return {
+    pins,
+    ruledOut: new Uint8Array(length),
+    mustHold: new Uint8Array(length),
+    anyMustHold: false,
+    noFourthAndFifth: false,
+  };
 }
 
 /** A condition on any note of a unison holds for its stroke; of two pins the first named wins. */
@@ -33,6 +40,7 @@ export function termsOf(line: Line, conditions: Conditions): Terms {
       return bits(noThumbOnBlack && isBlack(key) ? [1, ...fingers] : fingers);
     }),
     mustHold: Uint8Array.from(line.strokes, ({ notes }) => Number(notes.some((id) => held.has(id)))),
+    anyMustHold: mustHold.length > 0,
     noFourthAndFifth,
   };
 }
