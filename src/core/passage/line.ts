@@ -1,7 +1,7 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
 import { MOTION } from "../physics";
-import { compare, subtract, toMs } from "../time/beats";
+import { compare, subtract, toMs, type Beats } from "../time/beats";
 import { endsAfter, type Note, type NoteId } from "./note";
 import { handOf, inOrder, MIDDLING, playedNotes, tuneOf, type Manner, type Passage } from "./passage";
 

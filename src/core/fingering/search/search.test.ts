@@ -93,7 +93,7 @@ describe("the search", () => {
   it("finds the k best of all fingerings on seeded passages, notes held over three onsets among them", () => {
     const random = seeded(20261125);
     let [compared, heldLong, pinnedCount, chords, doubled, changed] = [0, 0, 0, 0, 0, 0];
-    for (let trial = 0; trial < 4400; trial++) {
+    for (let trial = 0; trial < 5600; trial++) {
       const side = random.pick(["right", "left"] as const);
       const task = taskOf(randomPassage(random, random.whole(2, 5), side), side, {
         ...MANNER,
@@ -109,7 +109,7 @@ describe("the search", () => {
         )
       )
         continue;
-      const reference = oracle(task, pins, trial % 6 === 0 ? 1500 : 250);
+      const reference = oracle(task, pins, trial % 12 === 0 ? 1500 : 150);
       if (reference === null) continue;
       const found = search(task, pins, 4);
       expect(found.length).toBe(Math.min(4, reference.length));
