@@ -6,6 +6,7 @@ import type { Db } from "@/db/client";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import { database } from "./connection";
+import { addTyped, TypedAsked } from "./editions";
 import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./instruments";
 import { keepMeasurement, MeasurementAsked, RemovalAsked, removeMeasurement } from "./measuring";
 import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked, walkOption, WalkAsked } from "./options";
@@ -22,8 +23,10 @@ import type {
   OptionData,
   RemediesKept,
   RestData,
+  TakenKept,
   VerdictData,
 } from "./types";
+import { chooseWishes, markShared, SharedMarkAsked, shareOut, TakenAsked, WishesAsked } from "./wishes";
 import { addVerdict, VerdictAsked } from "./verdicts";
 
 /** Thin doors for the pages: each checks what it is given and hands it on. */
@@ -80,6 +83,22 @@ export async function allow(asked: unknown): Promise<Answer<Allowances>> {
 
 export async function remedy(asked: unknown): Promise<Answer<RemediesKept>> {
   return refreshed(await checked(RemediesAsked, asked, chooseRemedies));
+}
+
+export async function wish(asked: unknown): Promise<Answer<readonly OptionData[]>> {
+  return refreshed(await checked(WishesAsked, asked, chooseWishes));
+}
+
+export async function giveHands(asked: unknown): Promise<Answer<TakenKept>> {
+  return refreshed(await checked(TakenAsked, asked, shareOut));
+}
+
+export async function allowOtherHand(asked: unknown): Promise<Answer<null>> {
+  return refreshed(await checked(SharedMarkAsked, asked, markShared));
+}
+
+export async function newTyped(asked: unknown): Promise<Answer<readonly OptionData[]>> {
+  return refreshed(await checked(TypedAsked, asked, addTyped));
 }
 
 export async function workOutAnew(asked: unknown): Promise<Answer<readonly OptionData[]>> {

@@ -1,6 +1,6 @@
 import type { Note, NoteId } from "@/core/passage/note";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
-import { handOf } from "@/core/passage/passage";
+import { handOf, type HandsTaken } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
 import { fingeringById } from "@/db/queries/fingerings";
 import { passageById, remediesOf } from "@/db/queries/passages";
@@ -19,6 +19,11 @@ function onEveryHead(notes: readonly Note[], remedies: NoteRemedies): NoteRemedi
   return all;
 }
 
+/** A note that is taken over is marked like one that a remedy gives to the other hand. */
+function handsTaken(taken: HandsTaken): NoteRemedies {
+  return Object.fromEntries(Object.entries(taken).map(([note, hand]) => [note, { kind: "other-hand", hand }]));
+}
+
 export interface Exported {
   readonly bytes: Uint8Array;
   readonly fileName: string;
@@ -33,12 +38,12 @@ export async function exportOption(db: Db, fingeringId: string): Promise<Exporte
   if (!option || !passage || !piece) return null;
   const { score, part } = scoreOf(piece);
   const remedies = await remediesOf(db, passage.id);
-  const music = { ...passageFrom(part, passage.fromBar, passage.toBar, passage.hands), remedies };
+  const music = { ...passageFrom(part, passage.fromBar, passage.toBar, passage.hands), remedies, taken: passage.taken };
   const hands = new Map(music.notes.map((note) => [note.id, handOf(note, music)]));
   const xml = writeFingering(score, part, {
     fingering: option.digits,
     handOf: (note) => hands.get(note) ?? "right",
-    remedies: onEveryHead(music.notes, remedies),
+    remedies: onEveryHead(music.notes, { ...handsTaken(passage.taken), ...remedies }),
   });
   const stem = (piece.fileName ?? piece.title).replace(/\.(musicxml|mxl|xml)$/i, "");
   return {

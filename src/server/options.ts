@@ -1,4 +1,6 @@
 import { z } from "zod";
+import type { RuledOut } from "@/core/fingering/conditions";
+import { LEANING_IDS } from "@/core/fingering/leanings";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
@@ -17,6 +19,7 @@ export const FirstOptionsAsked = z.object({
       z.object({
         name: z.string().regex(/^[A-Z]\d*$/),
         origin: z.enum(["solved", "printed"]),
+        leaning: z.enum(LEANING_IDS),
         digits: Digits,
         pins: PinsGiven,
       }),
@@ -29,10 +32,12 @@ export const EditAsked = z.object({
   id: z.uuid(),
   fingeringId: z.uuid(),
   onVersion: z.number().int().min(1),
+  kind: z.enum(["pin", "lift", "rule-out", "allow"]),
   noteId: NoteName.transform((name) => name as NoteId),
   finger: Finger.nullable(),
   digits: Digits,
   pins: PinsGiven,
+  ruledOut: z.record(NoteName, z.array(Finger).max(5)).transform((given) => given as RuledOut),
 });
 
 export const WalkAsked = z.object({

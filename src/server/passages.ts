@@ -2,7 +2,7 @@ import { z } from "zod";
 import { TEMPO_RANGE, type Hands } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
-import { passageById, remediesOf, verdictEvents } from "@/db/queries/passages";
+import { passageById, remediesOf, sharedMarks, verdictEvents } from "@/db/queries/passages";
 import { pianistById, recitals } from "@/db/queries/pianists";
 import { pieceById } from "@/db/queries/pieces";
 import { passage } from "@/db/schema";
@@ -55,7 +55,7 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
   const piece = found && (await pieceById(db, found.pieceId));
   if (!found || !piece) return null;
   const { score, part } = scoreOf(piece);
-  const [hands, [instrument], options, verdicts, dates, remedies, rests, who] = await Promise.all([
+  const [hands, [instrument], options, verdicts, dates, remedies, rests, who, marked] = await Promise.all([
     handsGiven(db, piece.pianistId),
     instrumentsData(db, piece.pianistId),
     fingeringsOf(db, id),
@@ -64,6 +64,7 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
     remediesOf(db, id),
     restsData(db, piece.pianistId),
     pianistById(db, piece.pianistId),
+    sharedMarks(db, id),
   ]);
   const { tempo, touch, pedal, fromBar, toBar } = found;
   return {
@@ -72,7 +73,7 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
     piece: { id: piece.id, title: piece.title },
     bars: { from: part.bars[fromBar - 1]!.number, to: part.bars[toBar - 1]!.number },
     study: {
-      passage: { ...passageFrom(part, fromBar, toBar, found.hands), remedies },
+      passage: { ...passageFrom(part, fromBar, toBar, found.hands), remedies, taken: found.taken },
       hands,
       octaveWidth: instrument!.octaveWidth,
       manner: { tempo, touch, pedal },
@@ -89,6 +90,8 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
     recital: dates.find((r) => r.id === piece.recitalId) ?? null,
     rests,
     allows: who!.allows,
+    wishes: found.wishes,
+    marked,
   };
 }
 

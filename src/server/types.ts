@@ -1,3 +1,8 @@
+import type { RuledOut } from "@/core/fingering/conditions";
+import type { LeaningId } from "@/core/fingering/leanings";
+import type { FingeringWishes } from "@/core/fingering/wishes";
+import type { NoteId } from "@/core/passage/note";
+import type { HandsTaken } from "@/core/passage/passage";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { StudyData } from "@/core/fingering/study-data";
 import type { Finger, Side } from "@/core/hand/finger";
@@ -11,9 +16,13 @@ export interface OptionData {
   readonly id: string;
   readonly name: string;
   readonly origin: "solved" | "printed" | "typed";
+  readonly leaning: LeaningId;
+  /** Whose it is, where it came with a name. */
+  readonly author: string | null;
   readonly version: number;
   readonly digits: Fingering;
   readonly pins: Pins;
+  readonly ruledOut: RuledOut;
   readonly undoable: number;
   readonly redoable: number;
 }
@@ -41,6 +50,9 @@ export interface PassageData {
   readonly recital: { readonly title: string; readonly heldOn: string } | null;
   readonly rests: readonly RestData[];
   readonly allows: Allowances;
+  readonly wishes: FingeringWishes;
+  /** Notes that the other hand may take, where only marked ones may. */
+  readonly marked: readonly NoteId[];
 }
 
 /** The answer of every action: done, or a sentence that says what is wrong. */
@@ -48,6 +60,12 @@ export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok
 
 /** A change kept, or refused because the option has moved on since the page was shown. */
 export type Kept = { readonly outcome: "kept" | "outdated"; readonly now: OptionData };
+
+/** How a passage's hands are shared out, and its options worked out anew on it. */
+export interface TakenKept {
+  readonly taken: HandsTaken;
+  readonly options: readonly OptionData[];
+}
 
 /** What is chosen for a passage's notes, and its options worked out anew on it. */
 export interface RemediesKept {

@@ -1,3 +1,4 @@
+import { USUAL_WISHES } from "@/core/fingering/wishes";
 import { passageOfKeys } from "@/core/passage/of-keys";
 import type { StudyData } from "@/core/fingering/study-data";
 import type { Pins } from "@/core/fingering/fingering";
@@ -27,6 +28,8 @@ function slowService() {
   );
 }
 
+const NOTHING = { leaning: "balanced", wishes: USUAL_WISHES, pins: {}, ruledOut: {} } as const;
+
 describe("the fingering service", () => {
   it("answers with the options a passage opens with, and tells its progress", async () => {
     const shares: number[] = [];
@@ -42,7 +45,7 @@ describe("the fingering service", () => {
     const seen: number[] = [];
     service.open(long);
     const older = service.firstOptions(({ done }) => void seen.push(done));
-    const newer = service.around({ "b1-s1-v1-n1": 2 } as unknown as Pins);
+    const newer = service.around({ ...NOTHING, pins: { "b1-s1-v1-n1": 2 } as unknown as Pins });
     expect(await older).toEqual({ stopped: true });
     expect(await newer).toMatchObject({ stopped: false, found: { "b1-s1-v1-n1": 2 } });
     expect(seen.at(-1)).toBeLessThan(10);
@@ -62,11 +65,25 @@ describe("the fingering service", () => {
     const answer = service.firstOptions(() => undefined);
     service.open(short);
     expect(await answer).toEqual({ stopped: true });
-    const around = await service.around({});
+    const around = await service.around(NOTHING);
     expect(around.stopped ? [] : Object.keys(around.found)).toHaveLength(3);
   });
 
   it("is told apart from a service without a study", async () => {
-    await expect(slowService().around({})).rejects.toThrow("No study");
+    await expect(slowService().around(NOTHING)).rejects.toThrow("No study");
+  });
+
+  it("leans, keeps what is ruled out, finds figures with the price of tying them, and shares hands out", async () => {
+    const service = slowService();
+    service.open(long);
+    const first = await service.around(NOTHING);
+    if (first.stopped) throw new Error("stopped");
+    const note = Object.keys(first.found)[3] as never;
+    const out = await service.around({ ...NOTHING, ruledOut: { [note]: [first.found[note]!] } });
+    expect(out.stopped || out.found[note]).not.toBe(first.found[note]);
+    expect(Array.isArray(await service.figures())).toBe(true);
+    expect((await service.tyingPrice("all")).by).toBeGreaterThanOrEqual(-1e-9);
+    const shared = await service.share({ allowed: "none" }, () => undefined);
+    expect(shared).toMatchObject({ stopped: false, found: { taken: {} } });
   });
 });

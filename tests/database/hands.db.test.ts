@@ -160,7 +160,9 @@ describe("remedies chosen", () => {
     passageId = added.value.passageId;
     const study = studyOf((await passageData(db, passageId))!.study);
     const [digits] = bestFingerings(study, {}, 1);
-    await addFingerings(db, passageId, [{ name: "A", origin: "solved", digits: digits!, pins: {} }]);
+    await addFingerings(db, passageId, [
+      { name: "A", origin: "solved", leaning: "balanced", digits: digits!, pins: {} },
+    ]);
   });
 
   const data = async () => (await passageData(db, passageId))!;
@@ -212,7 +214,7 @@ describe("remedies chosen", () => {
     if (!added.ok) throw new Error(added.message);
     const two = added.value.passageId;
     const [digits] = bestFingerings(studyOf((await passageData(db, two))!.study), {}, 1);
-    await addFingerings(db, two, [{ name: "A", origin: "solved", digits: digits!, pins: {} }]);
+    await addFingerings(db, two, [{ name: "A", origin: "solved", leaning: "balanced", digits: digits!, pins: {} }]);
     const LEFT = "b1-s2-v5-n1" as NoteId;
     const taken = await chooseRemedies(db, { passageId: two, notes: { [LOW]: { kind: "other-hand", hand: "left" } } });
     if (!taken.ok) throw new Error(taken.message);

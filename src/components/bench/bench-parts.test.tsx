@@ -20,9 +20,12 @@ function option(name: string, digits: string, more: Partial<OptionData> = {}): O
     id: `id-${name}`,
     name,
     origin: "solved",
+    leaning: "balanced",
+    author: null,
     version: 1,
     digits: fingering,
     pins: {},
+    ruledOut: {},
     undoable: 0,
     redoable: 0,
     ...more,
@@ -71,7 +74,7 @@ describe("the finger pad", () => {
   it("pins, lifts and walks, and offers only what can be done", async () => {
     const [onPin, onWalk] = [jest.fn(), jest.fn()];
     const held = option("A", "1234", { pins: { [notes[1]!]: 2 } as OptionData["pins"], undoable: 1 }).option;
-    render(<FingerPad option={held} note={notes[1]!} onPin={onPin} onWalk={onWalk} />);
+    render(<FingerPad option={held} note={notes[1]!} onPin={onPin} onRuleOut={jest.fn()} onWalk={onWalk} />);
     expect(screen.getByRole("button", { name: "Pin finger 2" })).toHaveAttribute("aria-pressed", "true");
     await userEvent.click(screen.getByRole("button", { name: "Pin finger 4" }));
     await userEvent.click(screen.getByRole("button", { name: "Lift pin" }));
@@ -82,7 +85,15 @@ describe("the finger pad", () => {
   });
 
   it("lifts only where a pin is", () => {
-    render(<FingerPad option={both[0]!.option} note={notes[0]!} onPin={jest.fn()} onWalk={jest.fn()} />);
+    render(
+      <FingerPad
+        option={both[0]!.option}
+        note={notes[0]!}
+        onPin={jest.fn()}
+        onRuleOut={jest.fn()}
+        onWalk={jest.fn()}
+      />,
+    );
     expect(screen.getByRole("button", { name: "Lift pin" })).toBeDisabled();
   });
 });
@@ -123,7 +134,9 @@ describe("two versions of one option", () => {
       noteId: notes[1] as NoteId,
       finger: 3 as const,
       digits: fingered(study, "1345"),
+      kind: "pin" as const,
       pins: {},
+      ruledOut: {},
     };
     const [onTheirs, onMine] = [jest.fn(), jest.fn()];
     render(<OutdatedDialog outdated={{ theirs, mine }} notes={notes} onTheirs={onTheirs} onMine={onMine} />);

@@ -2,7 +2,8 @@
 
 import { Download } from "lucide-react";
 import Link from "next/link";
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
+import { positionsOf } from "@/core/fingering/positions";
 import type { Judged } from "@/core/fingering/study";
 import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
@@ -10,6 +11,11 @@ import type { PassageData } from "@/server/types";
 import { Score } from "../score/score";
 import { strainText } from "../strain";
 import { buttonLook } from "../ui/button";
+import { Build } from "../build/build";
+import { useFigures } from "../build/use-figures";
+import { usePassageWishes } from "../build/use-wishes";
+import { AddFingering } from "./add-fingering";
+import { Against } from "./against";
 import { BeyondReach } from "./beyond-reach";
 import { Causes } from "./causes";
 import { FingerPad } from "./finger-pad";
@@ -32,15 +38,22 @@ const NONE: ReadonlySet<NoteId> = new Set();
 
 /** What do I play with what: the passage, its options, the causes, and the hands on the keys. */
 export function Bench({ data }: { data: PassageData }) {
-  useStudyAtHand(data.study);
-  const held = useOptions(data);
+  const [wishes, showWishes] = useState(data.wishes);
+  useStudyAtHand(data.study, wishes);
+  const held = useOptions(data, wishes);
+  const inHand = usePassageWishes(data, wishes, showWishes, held.setOptions);
   const first = useFirstOptions(data, held.setOptions);
   const view = usePassageView(data.study, held.options);
   const { option: inView, choose: chooseOption } = useOptionInView(view.all, "option", 0);
   const { note, at, choose: chooseNote } = useNoteInHand(view, undefined);
   const lanes = useLanes(view, inView);
   const layers = useMemo(() => (inView ? [layerOf(inView)] : []), [inView]);
-  const { pin, walk } = useGestures(view, held, inView, note, at, chooseNote);
+  const figures = useFigures(view.study, wishes.tying);
+  const positions = useMemo(
+    () => (inView ? positionsOf(view.study, inView.option.digits) : undefined),
+    [view.study, inView],
+  );
+  const { pin, ruleOut, walk } = useGestures(view, held, inView, note, at, chooseNote);
   const step = view.steps[at];
   const place = step ? placeText(step.bar, step.beat) : "";
 
@@ -61,7 +74,7 @@ export function Bench({ data }: { data: PassageData }) {
         <div className="min-w-0 [--covered-below:min(17rem,36dvh)]">
           <div
             role="group"
-            aria-label="Score. Arrows walk through the notes, digits 1 to 5 pin a finger, Backspace lifts it."
+            aria-label="Score. Arrows walk through the notes, digits 1 to 5 pin a finger, with Shift they rule it out, Backspace lifts a pin."
           >
             <Score
               music={data.music}
@@ -70,6 +83,8 @@ export function Bench({ data }: { data: PassageData }) {
               layers={layers}
               lanes={lanes}
               remedies={data.study.passage.remedies}
+              taken={data.study.passage.taken}
+              positions={positions}
               selected={note}
               onSelect={chooseNote}
             />
@@ -107,7 +122,16 @@ export function Bench({ data }: { data: PassageData }) {
                 peakPlace={(judged) => peakPlace(view, judged)}
                 onChoose={chooseOption}
               />
-              {note && <FingerPad option={inView.option} note={note} onPin={pin} onWalk={walk} />}
+              <Against study={view.study} all={view.all} inView={inView} />
+              <AddFingering
+                passageId={data.id}
+                names={view.all.map((o) => o.option.name)}
+                onAdded={(options, name) => {
+                  held.setOptions(options);
+                  chooseOption(name);
+                }}
+              />
+              {note && <FingerPad option={inView.option} note={note} onPin={pin} onRuleOut={ruleOut} onWalk={walk} />}
               <Causes all={view.all} note={note} title={capital(place)} />
               <BeyondReach
                 passageId={data.id}
@@ -119,6 +143,16 @@ export function Bench({ data }: { data: PassageData }) {
                   // A remedy may change which note comes first: the one in hand stays so.
                   if (note) chooseNote(note);
                 }}
+              />
+              <Build
+                study={view.study}
+                option={inView.option}
+                positions={positions!}
+                figures={figures}
+                inHand={inHand}
+                notes={view.notes}
+                note={note}
+                onGo={chooseNote}
               />
             </>
           )}
@@ -143,6 +177,9 @@ function useGestures(
   const pin = (finger: Finger | null): void => {
     if (inView && note) held.pin(inView.option.id, note, finger);
   };
+  const ruleOut = (finger: Finger): void => {
+    if (inView && note) held.ruleOut(inView.option.id, note, finger);
+  };
   const walk = (way: "undo" | "redo"): void => {
     if (inView) held.walk(inView.option.id, way);
   };
@@ -157,10 +194,11 @@ function useGestures(
       if (next) choose(next);
     },
     pin,
+    ruleOut,
     lift: () => pin(null),
     walk,
   });
-  return { pin, walk };
+  return { pin, ruleOut, walk };
 }
 
 function layerOf({ option }: OptionJudged) {

@@ -1,4 +1,5 @@
 import { RadioGroup } from "radix-ui";
+import { leaningById } from "@/core/fingering/leanings";
 import type { Judged } from "@/core/fingering/study";
 import type { OptionData } from "@/server/types";
 import { TONE_COLOUR, toneOf, strainText } from "../strain";
@@ -8,11 +9,12 @@ export interface OptionJudged {
   readonly judged: Judged;
 }
 
-const ORIGINS: Record<OptionData["origin"], string> = {
-  solved: "worked out",
-  printed: "as printed",
-  typed: "your own",
-};
+/** Where an option comes from: a leaning, an edition by its name, or the player. */
+export function originText({ origin, leaning, author }: OptionData): string {
+  if (origin === "solved") return leaningById(leaning).label;
+  if (author) return author;
+  return origin === "printed" ? "as printed" : "your own";
+}
 
 interface Props {
   readonly all: readonly OptionJudged[];
@@ -31,12 +33,12 @@ export function OptionCards({ all, chosen, taken, peakPlace, onChoose }: Props) 
         <RadioGroup.Item
           key={option.id}
           value={option.name}
-          aria-label={`Option ${option.name}, ${ORIGINS[option.origin]}, strain ${strainText(judged.strain)}`}
+          aria-label={`Option ${option.name}, ${originText(option)}, strain ${strainText(judged.strain)}`}
           className="group grid min-h-11 grid-cols-[1.6rem_1fr_auto] items-baseline gap-x-2 border-t border-hairline py-1.5 pl-2 text-left data-[state=checked]:bg-raised data-[state=checked]:shadow-[inset_3px_0_0_var(--velvet)]"
         >
           <span className="font-serif text-xl italic">{option.name}</span>
           <span className="text-sm">
-            {ORIGINS[option.origin]}
+            {originText(option)}
             {taken === option.id && <span className="ml-2 font-semibold text-velvet">taken</span>}
             <span className="block text-xs text-soft">{peakPlace(judged)}</span>
           </span>

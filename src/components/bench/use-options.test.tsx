@@ -1,6 +1,7 @@
 import { act, renderHook, waitFor } from "@testing-library/react";
 import type { NoteId } from "@/core/passage/note";
-import type { Fingering, Pins } from "@/core/fingering/fingering";
+import { USUAL_WISHES } from "@/core/fingering/wishes";
+import type { Fingering } from "@/core/fingering/fingering";
 import type { OptionData, PassageData } from "@/server/types";
 
 const changeOption = jest.fn();
@@ -10,7 +11,9 @@ jest.mock("@/server/actions", () => ({
   changeOption: (asked: unknown) => changeOption(asked) as unknown,
   walkEdits: (asked: unknown) => walkEdits(asked) as unknown,
 }));
-jest.mock("@/worker/clients", () => ({ fingeringWorker: () => ({ around: (pins: Pins) => around(pins) as unknown }) }));
+jest.mock("@/worker/clients", () => ({
+  fingeringWorker: () => ({ around: (asked: unknown) => around(asked) as unknown }),
+}));
 const toast = Object.assign(jest.fn(), { error: jest.fn() });
 jest.mock("sonner", () => ({
   get toast() {
@@ -27,13 +30,16 @@ const option: OptionData = {
   id: "one",
   name: "A",
   origin: "solved",
+  leaning: "balanced",
+  author: null,
   version: 4,
   digits: digits(1, 2),
   pins: {},
+  ruledOut: {},
   undoable: 0,
   redoable: 0,
 };
-const data = { options: [option] } as unknown as PassageData;
+const data = { options: [option], wishes: USUAL_WISHES } as unknown as PassageData;
 
 beforeEach(() => {
   jest.resetAllMocks();
@@ -60,7 +66,12 @@ describe("the options in hand", () => {
         undoable: 1,
       }),
     );
-    expect(around).toHaveBeenCalledWith({ [N1]: 3 });
+    expect(around).toHaveBeenCalledWith({
+      leaning: "balanced",
+      wishes: USUAL_WISHES,
+      pins: { [N1]: 3 },
+      ruledOut: {},
+    });
     expect(changeOption).toHaveBeenCalledWith(
       expect.objectContaining({ onVersion: 4, noteId: N1, finger: 3, digits: digits(3, 4) }),
     );
@@ -75,6 +86,20 @@ describe("the options in hand", () => {
     await waitFor(() =>
       expect(changeOption).toHaveBeenCalledWith(expect.objectContaining({ digits: digits(5, 2), pins: { [N1]: 5 } })),
     );
+  });
+
+  it("rule a finger out and allow it again, and keep both", async () => {
+    around.mockResolvedValue({ stopped: false, found: digits(3, 4) });
+    changeOption.mockResolvedValue({ ok: true, value: { outcome: "kept", now: { ...option, version: 5 } } });
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.ruleOut("one", N1, 1));
+    await waitFor(() =>
+      expect(result.current.options[0]).toMatchObject({ ruledOut: { [N1]: [1] }, digits: digits(3, 4) }),
+    );
+    expect(changeOption).toHaveBeenLastCalledWith(expect.objectContaining({ kind: "rule-out", noteId: N1, finger: 1 }));
+    act(() => result.current.ruleOut("one", N1, 1));
+    await waitFor(() => expect(result.current.options[0]!.ruledOut[N1]).toEqual([]));
+    await waitFor(() => expect(changeOption).toHaveBeenLastCalledWith(expect.objectContaining({ kind: "allow" })));
   });
 
   it("lift only what is pinned", () => {

@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
+import type { RuledOut } from "@/core/fingering/conditions";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
@@ -19,10 +20,12 @@ export interface Outdated {
 /** A change on its way: which note, and how the option stands after it. */
 interface Change {
   readonly fingeringId: string;
+  readonly kind: "pin" | "lift" | "rule-out" | "allow";
   readonly noteId: NoteId;
   readonly finger: Finger | null;
   readonly digits: Fingering;
   readonly pins: Pins;
+  readonly ruledOut: RuledOut;
 }
 
 export interface OptionsInHand {
@@ -32,6 +35,8 @@ export interface OptionsInHand {
   setOptions(options: readonly OptionData[]): void;
   /** Pins a finger, or lifts the pin with null; the rest is worked out anew around the pins. */
   pin(optionId: string, note: NoteId, finger: Finger | null): void;
+  /** Rules a finger out on a note, or allows it again; the rest is worked out anew. */
+  ruleOut(optionId: string, note: NoteId, finger: Finger): void;
   walk(optionId: string, way: "undo" | "redo"): void;
   keepTheirs(): void;
   keepMine(): void;
@@ -41,7 +46,7 @@ export interface OptionsInHand {
 const PATIENCE = 10;
 
 /** The options of a passage as the page holds them: changed at once, kept in the background. */
-export function useOptions(data: PassageData): OptionsInHand {
+export function useOptions(data: PassageData, wishes = data.wishes): OptionsInHand {
   const [options, setOptions] = useState(data.options);
   const [keeping, setKeeping] = useState<Keeping>("kept");
   const [outdated, setOutdated] = useState<Outdated | null>(null);
@@ -91,26 +96,55 @@ export function useOptions(data: PassageData): OptionsInHand {
     [box, replace, setConflict],
   );
 
+  /** Shows a change at once, works the rest out around it, and sends it. */
+  const change = useCallback(
+    (option: OptionData, made: Pick<Change, "kind" | "noteId" | "finger" | "digits" | "pins" | "ruledOut">) => {
+      const { digits: shown, pins, ruledOut } = made;
+      hold(option.id, { digits: shown, pins, ruledOut });
+      // The change stands in the next frame, with the rest worked out around it if that is there by then.
+      const soon = setTimeout(show, PATIENCE);
+      void fingeringWorker()
+        .around({ leaning: option.leaning, wishes, pins, ruledOut })
+        .then((answer) => {
+          clearTimeout(soon);
+          const digits = answer.stopped ? shown : answer.found;
+          if (!answer.stopped) hold(option.id, { digits });
+          show();
+          send({ fingeringId: option.id, ...made, digits });
+        });
+    },
+    [hold, show, send, wishes],
+  );
+
   const pin = useCallback(
     (optionId: string, noteId: NoteId, finger: Finger | null) => {
       const option = newest.current.find((o) => o.id === optionId);
       if (!option || (finger === null && !(noteId in option.pins))) return;
       const pins = withPin(option.pins, noteId, finger);
-      const shown = finger === null ? option.digits : { ...option.digits, [noteId]: finger };
-      hold(optionId, { pins, digits: shown });
-      // The pin stands in the next frame, with the rest worked out around it if that is there by then.
-      const soon = setTimeout(show, PATIENCE);
-      void fingeringWorker()
-        .around(pins)
-        .then((answer) => {
-          clearTimeout(soon);
-          const digits = answer.stopped ? shown : answer.found;
-          if (!answer.stopped) hold(optionId, { digits });
-          show();
-          send({ fingeringId: optionId, noteId, finger, digits, pins });
-        });
+      const digits = finger === null ? option.digits : { ...option.digits, [noteId]: finger };
+      change(option, {
+        kind: finger === null ? "lift" : "pin",
+        noteId,
+        finger,
+        digits,
+        pins,
+        ruledOut: option.ruledOut,
+      });
     },
-    [hold, show, send],
+    [change],
+  );
+
+  const ruleOut = useCallback(
+    (optionId: string, noteId: NoteId, finger: Finger) => {
+      const option = newest.current.find((o) => o.id === optionId);
+      if (!option) return;
+      const before = option.ruledOut[noteId] ?? [];
+      const kind = before.includes(finger) ? "allow" : "rule-out";
+      const after = kind === "allow" ? before.filter((f) => f !== finger) : [...before, finger];
+      const ruledOut = { ...option.ruledOut, [noteId]: after };
+      change(option, { kind, noteId, finger, digits: option.digits, pins: option.pins, ruledOut });
+    },
+    [change],
   );
 
   const walk = useCallback(
@@ -140,7 +174,7 @@ export function useOptions(data: PassageData): OptionsInHand {
     send(found.mine);
   }, [replace, send, setConflict]);
 
-  return { options, keeping, outdated, setOptions: setAll, pin, walk, keepTheirs, keepMine };
+  return { options, keeping, outdated, setOptions: setAll, pin, ruleOut, walk, keepTheirs, keepMine };
 }
 
 function withPin(pins: Pins, note: NoteId, finger: Finger | null): Pins {

@@ -4,6 +4,10 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Step } from "@/core/fingering/steps";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { NoteRemedies } from "@/core/passage/remedied";
+import type { Position } from "@/core/fingering/positions";
+import type { HandsTaken } from "@/core/passage/passage";
+import { HandBrackets } from "./hand-brackets";
+import { PositionLanes } from "./position-lane";
 import { DIGIT_SIZE, placeDigits, type DigitLayer, type DigitPlaced } from "./digits";
 import { placeSigns } from "./signs";
 import { RemedySign } from "./remedy-sign";
@@ -18,14 +22,30 @@ interface Props {
   readonly lanes: readonly Lane[];
   /** What is chosen where the notes as written cannot be held. */
   readonly remedies?: NoteRemedies | undefined;
+  /** Notes that one hand takes from the other. */
+  readonly taken?: HandsTaken | undefined;
+  /** Runs of notes under one placed hand, of the option in view. */
+  readonly positions?: readonly Position[] | undefined;
   readonly selected: NoteId | null;
   readonly onSelect: (note: NoteId) => void;
 }
 
 const NO_REMEDIES: NoteRemedies = {};
+const NONE_TAKEN: HandsTaken = {};
 
 /** One line of music with everything that hangs from its notes. */
-export function EngravedLine({ svg, notes, steps, layers, lanes, remedies, selected, onSelect }: Props) {
+export function EngravedLine({
+  svg,
+  notes,
+  steps,
+  layers,
+  lanes,
+  remedies,
+  taken,
+  positions,
+  selected,
+  onSelect,
+}: Props) {
   const [places, setPlaces] = useState<LinePlaces | null>(null);
   const ids = useMemo(() => notes.map((n) => n.id), [notes]);
   const measure = useCallback((element: HTMLElement) => setPlaces(readPlaces(element, ids)), [ids]);
@@ -57,6 +77,7 @@ export function EngravedLine({ svg, notes, steps, layers, lanes, remedies, selec
                 <RemedySign kind={remedy.kind} hand={remedy.kind === "other-hand" ? remedy.hand : "left"} />
               </g>
             ))}
+            <HandBrackets places={places} notes={notes} taken={taken ?? NONE_TAKEN} />
             {digits.map((d) => (
               <Digit
                 key={`${d.layer} ${d.note}`}
@@ -68,6 +89,7 @@ export function EngravedLine({ svg, notes, steps, layers, lanes, remedies, selec
           </svg>
         )}
       </div>
+      {places && positions && <PositionLanes places={places} positions={positions} />}
       {places && <StrainLanes places={places} steps={steps} lanes={lanes} selected={selected} onSelect={onSelect} />}
     </div>
   );

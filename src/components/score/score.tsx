@@ -4,6 +4,8 @@ import { useEffect, useRef, useState } from "react";
 import type { Step } from "@/core/fingering/steps";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { NoteRemedies } from "@/core/passage/remedied";
+import type { Position } from "@/core/fingering/positions";
+import type { HandsTaken } from "@/core/passage/passage";
 import type { DigitLayer } from "./digits";
 import { EngravedLine } from "./engraved-line";
 import type { Lane } from "./strain-lanes";
@@ -18,6 +20,8 @@ interface Props {
   readonly layers: readonly DigitLayer[];
   readonly lanes: readonly Lane[];
   readonly remedies?: NoteRemedies | undefined;
+  readonly taken?: HandsTaken | undefined;
+  readonly positions?: readonly Position[] | undefined;
   readonly selected: NoteId | null;
   readonly onSelect: (note: NoteId) => void;
 }
@@ -26,7 +30,7 @@ interface Props {
 const SCALE = 54;
 
 /** A passage engraved, with digits over and under its notes and strain lanes beneath each line. */
-export function Score({ music, beginning, notes, steps, layers, lanes, remedies, selected, onSelect }: Props) {
+export function Score({ music, beginning, ...drawn }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
   const engraving = useEngraving(music, width, SCALE, beginning);
@@ -34,20 +38,7 @@ export function Score({ music, beginning, notes, steps, layers, lanes, remedies,
     <div ref={frame} className="min-h-[21rem]" aria-busy={engraving.state === "working"}>
       {engraving.state === "working" && <p className="pt-24 text-center font-serif text-soft italic">Engraving…</p>}
       {engraving.state === "failed" && <p role="alert">{engraving.message}</p>}
-      {engraving.state === "done" &&
-        engraving.lines.map((svg, i) => (
-          <EngravedLine
-            key={i}
-            svg={svg}
-            notes={notes}
-            steps={steps}
-            layers={layers}
-            lanes={lanes}
-            remedies={remedies}
-            selected={selected}
-            onSelect={onSelect}
-          />
-        ))}
+      {engraving.state === "done" && engraving.lines.map((svg, i) => <EngravedLine key={i} svg={svg} {...drawn} />)}
     </div>
   );
 }

@@ -5,12 +5,15 @@ import type { Pins } from "./fingering";
 /** Notes that are to be played by the same finger, whichever it is. */
 export type Bond = readonly NoteId[];
 
+/** Fingers that are not to play a note. */
+export type RuledOut = Readonly<Record<NoteId, readonly Finger[]>>;
+
 /** What the player asks of a fingering before it is looked for. Everything is free where nothing is said. */
 export interface Conditions {
   /** This finger here. */
   readonly pins?: Pins;
   /** Not these fingers here. */
-  readonly ruledOut?: Readonly<Record<NoteId, readonly Finger[]>>;
+  readonly ruledOut?: RuledOut;
   /** Keep the thumb off every black key. */
   readonly noThumbOnBlack?: boolean;
   /** Never 4 and 5 one after the other. */

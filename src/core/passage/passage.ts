@@ -32,11 +32,12 @@ export interface Passage {
   /** Where the tune lies: the highest note of each onset, or a voice by its name. */
   readonly tune?: Tune;
   /** Notes played by a given hand, whatever their staff. */
-  readonly taken?: Readonly<Record<NoteId, Side>>;
+  readonly taken?: HandsTaken;
   /** What the player has chosen to do where the notes as written cannot be held. */
   readonly remedies?: NoteRemedies;
 }
 
+export type HandsTaken = Readonly<Record<NoteId, Side>>;
 export type Tune = { readonly top: true } | { readonly voice: string };
 
 /** The notes of the tune; none where no tune is named. */

@@ -48,13 +48,15 @@ beforeEach(async () => {
   if (!made.ok) throw new Error(made.message);
   passageId = made.value.passageId;
   [option] = (await addFingerings(db, passageId, [
-    { name: "A", origin: "solved", digits: fingers(1, 2), pins: {} },
+    { name: "A", origin: "solved", leaning: "balanced", digits: fingers(1, 2), pins: {} },
   ])) as [FingeringKept];
 });
 
 function pin(on: FingeringKept, finger: 1 | 2 | 3 | 4 | 5 | null, digits: Fingering, id = randomUUID()) {
   const pins = (finger === null ? {} : { [N1]: finger }) as Pins;
-  return keepEdit(db, { id, fingeringId: on.id, onVersion: on.version, noteId: N1, finger, digits, pins });
+  const kind = finger === null ? "lift" : "pin";
+  const change = { kind, noteId: N1, finger, digits, pins, ruledOut: {} } as const;
+  return keepEdit(db, { id, fingeringId: on.id, onVersion: on.version, ...change });
 }
 
 async function now(): Promise<FingeringKept> {
@@ -115,8 +117,8 @@ describe("the edit log", () => {
 
   it("leaves options alone whose name is taken, as when two windows work out the same passage", async () => {
     const all = await addFingerings(db, passageId, [
-      { name: "A", origin: "solved", digits: fingers(5, 4), pins: {} },
-      { name: "B", origin: "printed", digits: fingers(1, 3), pins: {} },
+      { name: "A", origin: "solved", leaning: "balanced", digits: fingers(5, 4), pins: {} },
+      { name: "B", origin: "printed", leaning: "balanced", digits: fingers(1, 3), pins: {} },
     ]);
     expect(all.map((o) => [o.name, o.digits[N1]])).toEqual([
       ["A", 1],
@@ -142,14 +144,14 @@ describe("what the database itself refuses", () => {
     expect(
       await refused(
         addFingerings(db, passageId, [
-          { name: "Z", origin: "solved", digits: { [N1]: 6 } as unknown as Fingering, pins: {} },
+          { name: "Z", origin: "solved", leaning: "balanced", digits: { [N1]: 6 } as unknown as Fingering, pins: {} },
         ]),
       ),
     ).toBe("fingering_version_fingers");
     expect(
       await refused(
         addFingerings(db, passageId, [
-          { name: "Z", origin: "solved", digits: {}, pins: { [N1]: null } as unknown as Pins },
+          { name: "Z", origin: "solved", leaning: "balanced", digits: {}, pins: { [N1]: null } as unknown as Pins },
         ]),
       ),
     ).toBe("fingering_version_pins");

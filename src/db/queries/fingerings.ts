@@ -1,9 +1,11 @@
 import { and, asc, eq, inArray, sql } from "drizzle-orm";
+import type { RuledOut } from "@/core/fingering/conditions";
+import type { LeaningId } from "@/core/fingering/leanings";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Finger } from "@/core/hand/finger";
 import type { Db } from "../client";
-import { edit, fingering, fingeringVersion, type origin } from "../schema";
+import { edit, fingering, fingeringVersion, type editKind, type origin } from "../schema";
 
 /** A fingering as it stands. */
 export interface FingeringKept {
@@ -11,9 +13,12 @@ export interface FingeringKept {
   readonly passageId: string;
   readonly name: string;
   readonly origin: (typeof origin.enumValues)[number];
+  readonly leaning: LeaningId;
+  readonly author: string | null;
   readonly version: number;
   readonly digits: Fingering;
   readonly pins: Pins;
+  readonly ruledOut: RuledOut;
   /** How many edits can be undone and redone from here. */
   readonly undoable: number;
   readonly redoable: number;
@@ -24,12 +29,17 @@ export interface EditAsked {
   readonly id: string;
   readonly fingeringId: string;
   readonly onVersion: number;
+  readonly kind: (typeof editKind.enumValues)[number];
   readonly noteId: NoteId;
   /** null lifts the pin. */
   readonly finger: Finger | null;
   readonly digits: Fingering;
   readonly pins: Pins;
+  readonly ruledOut: RuledOut;
 }
+
+/** What a version of a fingering holds. */
+type State = Pick<FingeringKept, "digits" | "pins" | "ruledOut">;
 
 /** Kept, or refused because the fingering has moved on; then as it stands is given back, and nothing is overwritten. */
 export type Kept =
@@ -63,32 +73,39 @@ export async function fingeringById(db: Db | Tx, id: string): Promise<FingeringK
     })
     .from(edit)
     .where(eq(edit.fingeringId, id));
-  const { passageId, name, origin, version } = found.fingering;
-  const { digits, pins } = found.fingering_version;
+  const { passageId, name, origin, leaning, author, version } = found.fingering;
+  const { digits, pins, ruledOut } = found.fingering_version;
   return {
     id,
     passageId,
     name,
     origin,
+    leaning,
+    author,
     version,
     digits,
     pins,
+    ruledOut,
     undoable: counts?.undoable ?? 0,
     redoable: counts?.redoable ?? 0,
   };
 }
 
+export type NewFingering = Pick<FingeringKept, "name" | "origin" | "leaning" | "digits" | "pins"> & {
+  readonly author?: string | null;
+};
+
 /** Keeps new options of a passage; those whose name is taken already are left as they are. */
 export async function addFingerings(
   db: Db,
   passageId: string,
-  options: readonly Pick<FingeringKept, "name" | "origin" | "digits" | "pins">[],
+  options: readonly NewFingering[],
 ): Promise<readonly FingeringKept[]> {
   return db.transaction(async (tx) => {
-    for (const { name, origin, digits, pins } of options) {
+    for (const { name, origin, leaning, author = null, digits, pins } of options) {
       const [made] = await tx
         .insert(fingering)
-        .values({ passageId, name, origin, version: 1 })
+        .values({ passageId, name, origin, leaning, author, version: 1 })
         .onConflictDoNothing()
         .returning();
       if (made) await tx.insert(fingeringVersion).values({ fingeringId: made.id, version: 1, digits, pins });
@@ -106,12 +123,12 @@ export async function keepEdit(db: Db, asked: EditAsked): Promise<Kept> {
     if (known) return { outcome: "kept", now };
     if (now.version !== asked.onVersion) return { outcome: "outdated", now };
     await setAsideUndone(tx, now.id);
-    const after = await newVersion(tx, now, asked.digits, asked.pins);
+    const after = await newVersion(tx, now, asked);
     await tx.insert(edit).values({
       id: asked.id,
       fingeringId: now.id,
       order: await nextOrder(tx, now.id),
-      kind: asked.finger === null ? "lift" : "pin",
+      kind: asked.kind,
       noteId: asked.noteId,
       finger: asked.finger,
       before: now.version,
@@ -125,7 +142,7 @@ export async function keepEdit(db: Db, asked: EditAsked): Promise<Kept> {
 export async function rework(db: Db, fingeringId: string, digits: Fingering): Promise<void> {
   await db.transaction(async (tx) => {
     const now = await locked(tx, fingeringId);
-    if (now) await newVersion(tx, now, digits, now.pins);
+    if (now) await newVersion(tx, now, { ...now, digits });
   });
 }
 
@@ -152,7 +169,7 @@ export async function walk(db: Db, fingeringId: string, onVersion: number, way: 
           eq(fingeringVersion.version, way === "undo" ? step.before : step.after),
         ),
       );
-    await newVersion(tx, now, to!.digits, to!.pins);
+    await newVersion(tx, now, to!);
     await tx
       .update(edit)
       .set({ state: way === "undo" ? "undone" : "applied" })
@@ -167,9 +184,9 @@ async function locked(tx: Tx, id: string): Promise<FingeringKept | null> {
   return fingeringById(tx, id);
 }
 
-async function newVersion(tx: Tx, now: FingeringKept, digits: Fingering, pins: Pins): Promise<number> {
+async function newVersion(tx: Tx, now: FingeringKept, { digits, pins, ruledOut }: State): Promise<number> {
   const version = now.version + 1;
-  await tx.insert(fingeringVersion).values({ fingeringId: now.id, version, digits, pins });
+  await tx.insert(fingeringVersion).values({ fingeringId: now.id, version, digits, pins, ruledOut });
   await tx.update(fingering).set({ version }).where(eq(fingering.id, now.id));
   return version;
 }

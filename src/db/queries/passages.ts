@@ -1,4 +1,7 @@
 import { and, asc, eq } from "drizzle-orm";
+import type { FingeringWishes } from "@/core/fingering/wishes";
+import type { NoteId } from "@/core/passage/note";
+import type { HandsTaken } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { Db } from "../client";
 import { noteMark, passage, verdictEvent } from "../schema";
@@ -30,6 +33,29 @@ export async function keepRemedies(
       if (remedy) await tx.insert(noteMark).values({ passageId, noteId, kind: "remedy", remedy });
     }
   });
+}
+
+/** Notes that the other hand may take. */
+export async function sharedMarks(db: Db, passageId: string): Promise<readonly NoteId[]> {
+  const rows = await db
+    .select()
+    .from(noteMark)
+    .where(and(eq(noteMark.passageId, passageId), eq(noteMark.kind, "shared")));
+  return rows.map((row) => row.noteId as NoteId);
+}
+
+export async function keepSharedMark(db: Db, passageId: string, noteId: string, marked: boolean): Promise<void> {
+  const same = and(eq(noteMark.passageId, passageId), eq(noteMark.noteId, noteId), eq(noteMark.kind, "shared"));
+  if (marked) await db.insert(noteMark).values({ passageId, noteId, kind: "shared" }).onConflictDoNothing();
+  else await db.delete(noteMark).where(same);
+}
+
+export async function keepWishes(db: Db, passageId: string, wishes: FingeringWishes): Promise<void> {
+  await db.update(passage).set({ wishes }).where(eq(passage.id, passageId));
+}
+
+export async function keepTaken(db: Db, passageId: string, taken: HandsTaken): Promise<void> {
+  await db.update(passage).set({ taken }).where(eq(passage.id, passageId));
 }
 
 /** What was decided, oldest first. */

@@ -13,6 +13,8 @@ import {
   unique,
   uuid,
 } from "drizzle-orm/pg-core";
+import type { RuledOut } from "@/core/fingering/conditions";
+import { LEANING_IDS, type LeaningId } from "@/core/fingering/leanings";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import { passage } from "./passage";
 
@@ -30,12 +32,17 @@ export const fingering = pgTable(
     /** The letter it goes by. */
     name: text().notNull(),
     origin: origin().notNull(),
+    /** By which leaning it is worked out. */
+    leaning: text().$type<LeaningId>().notNull().default("balanced"),
+    /** Whose it is, where it came with a name: an edition, a teacher. */
+    author: text(),
     /** The version in force; grows with every change, undo and redo among them. */
     version: integer().notNull(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
     unique("fingering_name").on(t.passageId, t.name),
+    check("fingering_leaning", sql`${t.leaning} in (${sql.raw(LEANING_IDS.map((id) => `'${id}'`).join(", "))})`),
     check("fingering_version_positive", sql`${t.version} >= 1`),
   ],
 );
@@ -50,6 +57,7 @@ export const fingeringVersion = pgTable(
     version: integer().notNull(),
     digits: jsonb().$type<Fingering>().notNull(),
     pins: jsonb().$type<Pins>().notNull(),
+    ruledOut: jsonb().$type<RuledOut>().notNull().default({}),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
@@ -59,11 +67,15 @@ export const fingeringVersion = pgTable(
       "fingering_version_fingers",
       sql`not jsonb_path_exists(${t.digits}, '$.* ? (@ != null && (@ < 1 || @ > 5))')`,
     ),
+    check(
+      "fingering_version_ruled_out",
+      sql`not jsonb_path_exists(${t.ruledOut}, '$.*[*] ? (@ == null || @ < 1 || @ > 5)')`,
+    ),
     check("fingering_version_pins", sql`not jsonb_path_exists(${t.pins}, '$.* ? (@ == null || @ < 1 || @ > 5)')`),
   ],
 );
 
-export const editKind = pgEnum("edit_kind", ["pin", "lift"]);
+export const editKind = pgEnum("edit_kind", ["pin", "lift", "rule-out", "allow"]);
 /** An edit undone and then written over by another is set aside, never deleted. */
 export const editState = pgEnum("edit_state", ["applied", "undone", "set-aside"]);
 
@@ -89,7 +101,7 @@ export const edit = pgTable(
     unique("edit_order").on(t.fingeringId, t.order),
     check(
       "edit_finger",
-      sql`(${t.kind} = 'pin') = (${t.finger} is not null) and (${t.finger} is null or ${t.finger} between 1 and 5)`,
+      sql`(${t.kind} <> 'lift') = (${t.finger} is not null) and (${t.finger} is null or ${t.finger} between 1 and 5)`,
     ),
     foreignKey({
       name: "edit_before",

@@ -14,7 +14,8 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { NoteRemedy } from "@/core/passage/remedied";
-import { TEMPO_RANGE } from "@/core/passage/passage";
+import { USUAL_WISHES, type FingeringWishes } from "@/core/fingering/wishes";
+import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import { piece } from "./piece";
 
 export const hands = pgEnum("hands", ["right", "left", "both"]);
@@ -39,6 +40,9 @@ export const passage = pgTable(
     tempo: doublePrecision().notNull(),
     touch: touch().notNull().default("legato"),
     pedal: boolean().notNull().default(false),
+    wishes: jsonb().$type<FingeringWishes>().notNull().default(USUAL_WISHES),
+    /** Notes that one hand takes from the other, by note. */
+    taken: jsonb().$type<HandsTaken>().notNull().default({}),
     school: jsonb().$type<SchoolPreferences>().notNull().default({}),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
@@ -49,6 +53,9 @@ export const passage = pgTable(
       "passage_tempo",
       sql`${t.tempo} between ${sql.raw(String(TEMPO_RANGE[0]))} and ${sql.raw(String(TEMPO_RANGE[1]))}`,
     ),
+    check("passage_taken", sql`not jsonb_path_exists(${t.taken}, '$.* ? (@ != "right" && @ != "left")')`),
+    check("passage_wishes_tying", sql`${t.wishes}->>'tying' in ('none', 'alike', 'all')`),
+    check("passage_wishes_sharing", sql`${t.wishes}->'sharing'->>'allowed' in ('none', 'marked', 'all')`),
     index("passage_of_piece").on(t.pieceId),
   ],
 );

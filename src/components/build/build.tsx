@@ -1,0 +1,89 @@
+"use client";
+
+import { Tabs } from "radix-ui";
+import { parseAsStringLiteral, useQueryState } from "nuqs";
+import { useMemo } from "react";
+import { conflictsOf } from "@/core/fingering/conflicts";
+import type { Position } from "@/core/fingering/positions";
+import type { Study } from "@/core/fingering/study";
+import type { Note, NoteId } from "@/core/passage/note";
+import type { OptionData } from "@/server/types";
+import { FiguresList } from "./figures-list";
+import { PositionsList } from "./positions-list";
+import { RulesForm } from "./rules-form";
+import { SharingForm } from "./sharing-form";
+import type { FiguresSeen } from "./use-figures";
+import type { WishesInHand } from "./use-wishes";
+
+const TABS = ["positions", "figures", "hands", "rules"] as const;
+const NAMES: Record<(typeof TABS)[number], string> = {
+  positions: "Positions",
+  figures: "Figures",
+  hands: "Hands",
+  rules: "Rules",
+};
+
+interface Props {
+  readonly study: Study;
+  readonly option: OptionData;
+  readonly positions: readonly Position[];
+  readonly figures: FiguresSeen;
+  readonly inHand: WishesInHand;
+  readonly notes: readonly Note[];
+  readonly note: NoteId | null;
+  readonly onGo: (note: NoteId) => void;
+}
+
+/** How the passage is built, and what is asked of every fingering of it. */
+export function Build({ study, option, positions, figures, inHand, notes, note, onGo }: Props) {
+  const [tab, setTab] = useQueryState("build", parseAsStringLiteral(TABS).withDefault("positions"));
+  const { wishes, marked, setWishes, mark, take } = inHand;
+  const { pins, ruledOut } = option;
+  const conflicts = useMemo(
+    () => conflictsOf(study, { pins, ruledOut, noThumbOnBlack: wishes.noThumbOnBlack }).map((c) => c.words),
+    [study, pins, ruledOut, wishes.noThumbOnBlack],
+  );
+  return (
+    <Tabs.Root value={tab} onValueChange={(next) => void setTab(next as (typeof TABS)[number])} className="text-sm">
+      <Tabs.List aria-label="How it is built" className="flex border-b border-hairline">
+        {TABS.map((name) => (
+          <Tabs.Trigger
+            key={name}
+            value={name}
+            className="min-h-11 flex-1 text-soft data-[state=active]:text-ink data-[state=active]:shadow-[inset_0_-3px_0_var(--velvet)]"
+          >
+            {NAMES[name]}
+            {name === "rules" && conflicts.length > 0 ? " !" : ""}
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      <Tabs.Content value="positions" className="pt-2">
+        <PositionsList positions={positions} notes={notes} onGo={onGo} />
+      </Tabs.Content>
+      <Tabs.Content value="figures" className="pt-2">
+        <FiguresList
+          seen={figures}
+          notes={notes}
+          fingering={option.digits}
+          tying={wishes.tying}
+          onTying={(tying) => setWishes({ ...wishes, tying })}
+          onGo={onGo}
+        />
+      </Tabs.Content>
+      <Tabs.Content value="hands" className="pt-2">
+        <SharingForm
+          sharing={wishes.sharing}
+          marked={marked}
+          note={note}
+          taken={study.passage.taken ?? {}}
+          onSharing={(sharing) => setWishes({ ...wishes, sharing })}
+          onMark={mark}
+          onTaken={take}
+        />
+      </Tabs.Content>
+      <Tabs.Content value="rules" className="pt-2">
+        <RulesForm rules={wishes} conflicts={conflicts} onRules={(rules) => setWishes({ ...wishes, ...rules })} />
+      </Tabs.Content>
+    </Tabs.Root>
+  );
+}

@@ -1,0 +1,99 @@
+import type { Figure, FigureReturn } from "@/core/figures/figure";
+import { relationByName } from "@/core/figures/relations";
+import { trapsOf } from "@/core/figures/traps";
+import type { Tying } from "@/core/figures/tying";
+import type { Fingering } from "@/core/fingering/fingering";
+import type { Note, NoteId } from "@/core/passage/note";
+import { strainText } from "../strain";
+import { Choice } from "../ui/choice";
+import { PlaceButton } from "./place-button";
+import type { FiguresSeen } from "./use-figures";
+
+interface Props {
+  readonly seen: FiguresSeen;
+  readonly notes: readonly Note[];
+  readonly fingering: Fingering;
+  readonly tying: Tying;
+  readonly onTying: (tying: Tying) => void;
+  readonly onGo: (note: NoteId) => void;
+}
+
+const TIES: readonly (readonly [Tying, string])[] = [
+  ["none", "Free"],
+  ["alike", "If it feels the same"],
+  ["all", "Always"],
+];
+
+/** Figures that return, how alike they lie, whether they keep their fingers, and where two could be confused. */
+export function FiguresList({ seen: { figures, price }, notes, fingering, tying, onTying, onGo }: Props) {
+  if (figures === null) return <p className="text-soft">Looking for figures that return…</p>;
+  if (figures.length === 0) return <p className="text-soft">No figure of four onsets or more returns here.</p>;
+  const traps = trapsOf(figures, fingering);
+  return (
+    <div className="flex flex-col gap-2">
+      <Choice label="Same fingers" value={tying} options={TIES} onChange={onTying} />
+      {price && (
+        <p>
+          {price.by < 0.05 ? "That costs nothing here." : `That adds ${strainText(price.by)} to the mean strain`}
+          {price.where && price.by >= 0.05 && (
+            <>
+              , most at <PlaceButton notes={notes} note={price.where.note} onGo={onGo} />.
+            </>
+          )}
+          {!price.exact && " A better way may exist: there were too many to try all."}
+        </p>
+      )}
+      {figures.map((figure) => (
+        <FigureEntry key={figure.notes[0]} {...{ figure, notes, fingering, onGo }} />
+      ))}
+      {traps.length > 0 && (
+        <section aria-label="Memory traps" className="border-l-2 border-velvet pl-3">
+          <h4 className="font-serif text-base">One finger apart: easily swapped on stage</h4>
+          <ul>
+            {traps.map(({ note, other }) => (
+              <li key={other}>
+                <PlaceButton notes={notes} note={note} onGo={onGo} /> has {fingering[note] ?? "no finger"},{" "}
+                <PlaceButton notes={notes} note={other} onGo={onGo} /> {fingering[other] ?? "none"}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}
+
+function FigureEntry({
+  figure,
+  notes,
+  fingering,
+  onGo,
+}: { readonly figure: Figure } & Pick<Props, "notes" | "fingering" | "onGo">) {
+  return (
+    <section className="border-t border-hairline pt-1">
+      <h4>
+        <PlaceButton notes={notes} note={figure.notes[0]!} onGo={onGo} />
+        <span className="text-soft">
+          , {figure.notes.length} notes, {figure.side} hand:
+        </span>
+      </h4>
+      <ul>
+        {figure.returns.map((answer) => (
+          <li key={answer.notes[0]} className="pl-3">
+            <PlaceButton notes={notes} note={answer.notes[0]!} onGo={onGo} />
+            <span className="block text-soft">{returnText(figure, answer, fingering)}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function returnText({ notes }: Figure, answer: FigureReturn, fingering: Fingering): string {
+  const { relation, by, alike, changed, notes: theirs } = answer;
+  const lies = alike === 1 ? "black and white alike" : `${Math.round(100 * alike)} of 100 keys alike`;
+  const change = changed.length === 0 ? "" : `, ${changed.length} ${changed.length === 1 ? "note" : "notes"} changed`;
+  const kept = notes.filter((id, place) => fingering[id] === fingering[theirs[place]!]).length;
+  const fingers = kept === notes.length ? "same fingers" : `same fingers on ${kept} of ${notes.length}`;
+  return `${relationByName(relation).say(by)}; ${lies}${change}; ${fingers}`;
+}

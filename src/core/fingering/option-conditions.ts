@@ -1,0 +1,23 @@
+import type { Conditions, RuledOut } from "./conditions";
+import type { Pins } from "./fingering";
+import { leaningConditions } from "./leaning-study";
+import type { Leaning } from "./leanings/leaning";
+import type { Study } from "./study";
+import type { FingeringWishes } from "./wishes";
+
+/** What one option asks for itself. */
+export interface OptionAsked {
+  readonly pins: Pins;
+  readonly ruledOut: RuledOut;
+}
+
+/** Everything an option is to keep to: its own pins and rule-outs, the passage's wishes, and the ties of both. */
+export function optionConditions(
+  study: Study,
+  leaning: Leaning,
+  { tying, noThumbOnBlack, noFourthAndFifth }: FingeringWishes,
+  { pins, ruledOut }: OptionAsked,
+): Conditions {
+  const asked = { pins, ruledOut, noThumbOnBlack, noFourthAndFifth };
+  return leaningConditions(study, leaning, asked, leaning.tying ?? tying);
+}

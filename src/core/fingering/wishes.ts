@@ -1,0 +1,18 @@
+import type { Tying } from "../figures/tying";
+import type { SharingWishes } from "./sharing/wishes";
+
+/** What the player asks of every fingering of a passage. */
+export interface FingeringWishes {
+  /** Which figures keep their fingers where an option's leaning has no say in it. */
+  readonly tying: Tying;
+  readonly noThumbOnBlack: boolean;
+  readonly noFourthAndFifth: boolean;
+  readonly sharing: Omit<SharingWishes, "marked">;
+}
+
+export const USUAL_WISHES: FingeringWishes = {
+  tying: "alike",
+  noThumbOnBlack: false,
+  noFourthAndFifth: false,
+  sharing: { allowed: "none", easier: "even", crossing: false },
+};
