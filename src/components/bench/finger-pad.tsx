@@ -45,11 +45,11 @@ export function FingerPad({ option, note, onPin, onRuleOut, onWalk }: Props) {
       <Button onClick={() => onPin(null)} disabled={pinned === undefined} className="px-3!">
         Lift pin
       </Button>
-      <Button onClick={() => onWalk("undo")} disabled={option.undoable === 0} className="px-3!">
-        <Undo2 size={16} aria-hidden /> Undo
+      <Button onClick={() => onWalk("undo")} disabled={option.undoable === 0} aria-label="Undo" className="px-3!">
+        <Undo2 size={16} aria-hidden />
       </Button>
-      <Button onClick={() => onWalk("redo")} disabled={option.redoable === 0} className="px-3!">
-        <Redo2 size={16} aria-hidden /> Redo
+      <Button onClick={() => onWalk("redo")} disabled={option.redoable === 0} aria-label="Redo" className="px-3!">
+        <Redo2 size={16} aria-hidden />
       </Button>
     </div>
   );

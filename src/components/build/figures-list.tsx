@@ -1,4 +1,4 @@
-import type { Figure, FigureReturn } from "@/core/figures/figure";
+import { feelsTheSame, type Figure, type FigureReturn } from "@/core/figures/figure";
 import { relationByName } from "@/core/figures/relations";
 import { trapsOf } from "@/core/figures/traps";
 import type { Tying } from "@/core/figures/tying";
@@ -20,7 +20,7 @@ interface Props {
 
 const TIES: readonly (readonly [Tying, string])[] = [
   ["none", "Free"],
-  ["alike", "If it feels the same"],
+  ["alike", "If alike"],
   ["all", "Always"],
 ];
 
@@ -32,7 +32,10 @@ export function FiguresList({ seen: { figures, price }, notes, fingering, tying,
   return (
     <div className="flex flex-col gap-2">
       <Choice label="Same fingers" value={tying} options={TIES} onChange={onTying} />
-      {price && (
+      {tying === "alike" && !figures.some((f) => f.returns.some(feelsTheSame)) && (
+        <p>No return lies on the same keys or octaves apart, so none is tied.</p>
+      )}
+      {price && isTying(figures, tying) && (
         <p>
           {price.by < 0.05 ? "That costs nothing here." : `That adds ${strainText(price.by)} to the mean strain`}
           {price.where && price.by >= 0.05 && (
@@ -61,6 +64,10 @@ export function FiguresList({ seen: { figures, price }, notes, fingering, tying,
       )}
     </div>
   );
+}
+
+function isTying(figures: readonly Figure[], tying: Tying): boolean {
+  return tying === "all" || figures.some((f) => f.returns.some(feelsTheSame));
 }
 
 function FigureEntry({

@@ -19,7 +19,7 @@ export interface FirstOption {
 }
 
 /** How many solved options a passage opens with at most. */
-const FIRST_SOLVED = 4;
+const FIRST_SOLVED = 3;
 
 /**
  * What a passage opens with: the best fingering, others worth showing, and, where digits came with the notes, those

@@ -5,7 +5,7 @@ import { leaningConditions, leaningStudy } from "./leaning-study";
 import { LEANINGS, type LeaningId } from "./leanings";
 import type { Progress } from "./search/search";
 import { judge, latticesOf, solving, type Judged, type Study } from "./study";
-import { thumbPlaces } from "./worth-showing";
+import { layOf } from "./worth-showing";
 
 /** A fingering worth showing, with the leaning that found it first. */
 export interface Offer {
@@ -29,7 +29,7 @@ const MOST_MORE = 3;
  * the best. All are judged by the plain weights. A generator: it yields as it goes, so that it can be stopped.
  */
 export function* offering(study: Study, conditions: Conditions, most: number): Generator<Progress, readonly Offer[]> {
-  const thumbsOf = thumbPlaces(study);
+  const lies = layOf(study);
   const seen = new Set<string>();
   const offers: Offer[] = [];
   let best: readonly Fingering[] = [];
@@ -46,12 +46,12 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
   return offers;
 
   function offer(leaning: LeaningId, fingering: Fingering): void {
-    const places = thumbsOf(fingering);
-    if (seen.has(places)) return;
+    const lay = lies(fingering);
+    if (seen.has(lay)) return;
     const judged = judge(study, fingering);
     const first = offers[0]?.judged;
     if (first && judged.strain > first.strain * MOST_TIMES + MOST_MORE) return;
-    seen.add(places);
+    seen.add(lay);
     const sentence = first ? compareFingerings(study, judged, first).sentence : "The least strain in all.";
     offers.push({ leaning, fingering, judged, sentence });
   }

@@ -10,28 +10,38 @@ export function optionName(place: number): string {
 
 /**
  * Of a list of good fingerings, in the order given, those worth showing, at most `most`: the first, then each that
- * differs in a musically real way from every one shown before. It does when somewhere inside the passage the thumb
- * stands elsewhere, so that the hand lies in other positions; the last onset of a hand does not count, for nothing
- * follows from it. A stated rule, without a claim of optimality.
+ * differs in a musically real way from every one shown before; see `layOf`. A stated rule, without a claim of
+ * optimality.
  */
 export function worthShowing(study: Study, list: readonly Fingering[], most: number): readonly Fingering[] {
-  const thumbsOf = thumbPlaces(study);
+  const lies = layOf(study);
   const shown: Fingering[] = [];
   const seen = new Set<string>();
   for (const fingering of list) {
     if (shown.length === most) break;
-    const places = thumbsOf(fingering);
-    if (seen.has(places)) continue;
-    seen.add(places);
+    const lay = lies(fingering);
+    if (seen.has(lay)) continue;
+    seen.add(lay);
     shown.push(fingering);
   }
   return shown;
 }
 
-/** Names the notes that the thumb plays, each hand's last onset left aside. */
-export function thumbPlaces(study: Study): (fingering: Fingering) => string {
-  const notes: readonly NoteId[] = tasksOf(study).flatMap(({ line: { onsets } }) =>
-    onsets.slice(0, Math.max(1, onsets.length - 1)).flatMap(({ struck }) => struck.map((s) => s.notes[0]!)),
-  );
-  return (fingering) => notes.filter((id) => fingering[id] === 1).join(" ");
+/**
+ * Names how the hands lie in a fingering: which single notes the thumb plays, and the fingers of every chord. Two that
+ * lie alike put the hand in the same places. Each hand's last onset is left aside when it is a single note, for nothing
+ * follows from it.
+ */
+export function layOf(study: Study): (fingering: Fingering) => string {
+  const singles: NoteId[] = [];
+  const chords: NoteId[] = [];
+  for (const { line } of tasksOf(study)) {
+    for (const { index, struck } of line.onsets) {
+      const notes = struck.map((s) => s.notes[0]!);
+      if (notes.length > 1) chords.push(...notes);
+      else if (index < line.onsets.length - 1) singles.push(...notes);
+    }
+  }
+  return (fingering) =>
+    `${singles.filter((id) => fingering[id] === 1).join(" ")};${chords.map((id) => fingering[id] ?? 0).join("")}`;
 }
