@@ -7,6 +7,7 @@ import { doubleWindows } from "./pieces/double-windows";
 import { fourRivers } from "./pieces/four-rivers";
 import { highWind } from "./pieces/high-wind";
 import { ironGate } from "./pieces/iron-gate";
+import { lanternStairs } from "./pieces/lantern-stairs";
 import { overLeaves } from "./pieces/over-leaves";
 import { weathervane } from "./pieces/weathervane";
 
@@ -101,6 +102,11 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
     score: highWind,
     fileName: "cradle-in-a-high-wind.musicxml",
     passages: [spot("The rocking left hand", 1, 4, "left", 84, { pedal: true })],
+  },
+  {
+    score: lanternStairs,
+    fileName: "lantern-stairs.musicxml",
+    passages: [spot("By turns up the stairs", 1, 2, "both", 112)],
   },
   {
     score: doubleWindows,

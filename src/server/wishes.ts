@@ -2,9 +2,11 @@ import { z } from "zod";
 import { drain } from "@/core/drain";
 import { TYING } from "@/core/figures/tying";
 import { fingering, latticesOf } from "@/core/fingering/study";
-import { leaningById } from "@/core/fingering/leanings";
+import { leaningById, type LeaningId } from "@/core/fingering/leanings";
 import { leaningStudy } from "@/core/fingering/leaning-study";
 import { optionConditions } from "@/core/fingering/option-conditions";
+import { keepsTo } from "@/core/fingering/keeps-to";
+import type { FingeringWishes } from "@/core/fingering/wishes";
 import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
 import { studyOf } from "@/core/fingering/study-data";
 import type { HandsTaken } from "@/core/passage/passage";
@@ -14,7 +16,7 @@ import { keepSharedMark, keepTaken, keepWishes, passageById } from "@/db/queries
 import { NoteName } from "./options";
 import { passageData } from "./passages";
 import { reworkOptions } from "./rework";
-import type { Answer, OptionData, TakenKept } from "./types";
+import type { Answer, OptionData, PassageData, TakenKept } from "./types";
 
 const GONE = { ok: false, message: "This passage is not there any more." } as const;
 
@@ -28,22 +30,40 @@ export const WishesAsked = z.object({
   }),
 });
 
-/** Keeps what is asked of every fingering, and works out anew those that the engine made, around their pins. */
+/** Keeps what is asked of every fingering; where it bears on them, those that the engine made are worked out anew. */
 export async function chooseWishes(
   db: Db,
   { passageId, wishes }: z.infer<typeof WishesAsked>,
 ): Promise<Answer<readonly OptionData[]>> {
-  await keepWishes(db, passageId, wishes);
   const data = await passageData(db, passageId);
   if (!data) return GONE;
-  const study = studyOf(data.study);
-  for (const option of data.options.filter((o) => o.origin === "solved")) {
+  await keepWishes(db, passageId, wishes);
+  if (bearsOn(data.wishes, wishes)) await workOutSolved(db, { ...data, wishes });
+  return { ok: true, value: await fingeringsOf(db, passageId) };
+}
+
+/**
+ * Works out anew, around their pins, the fingerings that the engine made: the first of each leaning, and of the others
+ * those that do not keep to what is asked.
+ */
+async function workOutSolved(db: Db, { study: given, options, wishes }: PassageData): Promise<void> {
+  const study = studyOf(given);
+  const seen = new Set<LeaningId>();
+  for (const option of options.filter((o) => o.origin === "solved")) {
     const leaning = leaningById(option.leaning);
     const leant = leaningStudy(study, leaning);
-    const [best] = drain(fingering(latticesOf(leant), optionConditions(leant, leaning, wishes, option), 1));
+    const conditions = optionConditions(leant, leaning, wishes, option);
+    const isFirst = !seen.has(option.leaning);
+    seen.add(option.leaning);
+    if (!isFirst && keepsTo(leant, conditions, option.digits)) continue;
+    const [best] = drain(fingering(latticesOf(leant), conditions, 1));
     if (best) await rework(db, option.id, { ...option.digits, ...best });
   }
-  return { ok: true, value: await fingeringsOf(db, passageId) };
+}
+
+/** Whether what has changed is asked of fingerings, not of the sharing out. */
+function bearsOn(before: FingeringWishes, after: FingeringWishes): boolean {
+  return (["tying", "noThumbOnBlack", "noFourthAndFifth"] as const).some((name) => before[name] !== after[name]);
 }
 
 export const TakenAsked = z.object({
@@ -59,7 +79,11 @@ export async function shareOut(db: Db, { passageId, taken }: z.infer<typeof Take
   const named = new Set([...Object.keys(before.taken), ...Object.keys(taken)]);
   const changed = [...named].filter((id) => before.taken[id as keyof HandsTaken] !== taken[id as keyof HandsTaken]);
   const options = await reworkOptions(db, { passageId }, new Set(changed));
-  return options.ok ? { ok: true, value: { taken, options: options.value } } : options;
+  if (!options.ok) return options;
+  const data = await passageData(db, passageId);
+  if (!data) return GONE;
+  await workOutSolved(db, data);
+  return { ok: true, value: { taken, options: await fingeringsOf(db, passageId) } };
 }
 
 export const SharedMarkAsked = z.object({ passageId: z.uuid(), noteId: NoteName, marked: z.boolean() });

@@ -46,6 +46,9 @@ export function HandBrackets({
           fontFamily="var(--font-serif)"
           fontStyle="italic"
           fill="var(--velvet)"
+          stroke="var(--paper)"
+          strokeWidth={3}
+          paintOrder="stroke"
         >
           {run.side}
         </text>

@@ -20,7 +20,7 @@ interface Props {
   readonly onSelect: (note: NoteId) => void;
 }
 
-const HEIGHT = 30;
+const HEIGHT = 24;
 const BAR = 9;
 /** px more for a lane that has digits written over its bars. */
 const ROOM_FOR_DIGITS = 12;

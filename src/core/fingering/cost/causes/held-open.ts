@@ -23,7 +23,7 @@ export const heldOpen: Cause = {
     tell(at.stroke, amount, (amount / 1000) * weights.heldOpen, widest.to, widest.from);
   },
   say: ({ amount, finger, other }) =>
-    `${fingers(other, finger)} are kept open, ${Math.round(amount / 100) / 10} mm beyond relaxed for a second`,
+    `${fingers(other, finger)} find no window to close: ${Math.round(amount / 100) / 10} mm times seconds held open`,
 };
 
 function widestPair(
