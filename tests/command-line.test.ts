@@ -84,6 +84,71 @@ describe("velvet -- finger", () => {
     expect([fingers[0], fingers[3]]).toEqual([2, 5]);
   });
 
+  it("rules fingers out, ties figures, leans and offers what is worth showing", () => {
+    const fingers = (...args: string[]) =>
+      run(scale, "--hand", "right", ...args).lines[0]!.options[0]!.fingering.map((f) => f.finger);
+    const first = fingers()[0]!;
+    expect(fingers("--rule-out", `b1-s1-v1-n1=${first}`)[0]).not.toBe(first);
+    const blacks = scoreXml([["C#4", "D#4", "F#4", "G#4"].map((p) => noteXml(p, { length: 4 })).join("")]);
+    const off = run(file("blacks.xml", blacks), "--hand", "left", "--rule-out", "thumb-on-black").lines[0]!;
+    expect(off.options[0]!.fingering.map((f) => f.finger)).not.toContain(1);
+    const [offered] = run(scale, "--hand", "right", "--offers", "4").lines as unknown as {
+      options: { leaning: string; sentence: string }[];
+    }[];
+    expect(offered!.options[0]).toMatchObject({ leaning: "balanced", sentence: "The least strain in all." });
+    const figure = ["C5", "E5", "D5", "G5", "F5", "A5", "G5", "E5"];
+    const up = ["C#5", "F5", "D#5", "G#5", "F#5", "A#5", "G#5", "F5"];
+    const twice = file(
+      "twice.xml",
+      scoreXml([figure, up].map((bar) => bar.map((p) => noteXml(p, { length: 6 })).join(""))),
+    );
+    const [tied] = run(twice, "--hand", "right", "--tie", "all").lines as unknown as {
+      figures: { returns: { relation: string }[] }[];
+      tying: { bonds: number; by: number; exact: boolean };
+    }[];
+    expect(tied!.figures[0]!.returns[0]!.relation).toBe("chromatic");
+    expect(tied!.tying).toMatchObject({ bonds: 6, exact: true });
+    expect(tied!.tying.by).toBeGreaterThanOrEqual(0);
+  });
+
+  it("shares the hands out anew and shows the brackets", () => {
+    const turns = ["C3", "E3", "G3", "C4", "E4", "G4", "C5", "E5"].map((p, i) =>
+      noteXml(p, { length: 3, staff: 1 + (i % 2), voice: i % 2 ? 5 : 1 }),
+    );
+    const [line] = run(
+      file("turns.xml", scoreXml([turns.join("")], { staves: 2 })),
+      "--hand",
+      "both",
+      "--redistribute",
+      "all",
+    ).lines as unknown as { redistribution: { taken: Record<string, string>; brackets: { notes: string[] }[] } }[];
+    const { taken, brackets } = line!.redistribution;
+    expect(Object.keys(taken).length).toBeGreaterThan(0);
+    expect(brackets.flatMap((b) => b.notes).sort()).toEqual(Object.keys(taken).sort());
+  });
+
+  it("answers where all fingers rest, nothing sounds long enough, or pins conflict", () => {
+    const rest = ["1", "2", "3", "4", "5"].flatMap((f) => ["--rest", `right:${f}`]);
+    expect(run(scale, "--hand", "right", ...rest).lines[0]!.notes).toEqual([]);
+    const chord = scoreXml([noteXml("C4", { length: 48 }) + noteXml("E4", { length: 48, chord: true })]);
+    const [both] = run(file("two.xml", chord), "--hand", "right", "--pin", "b1-s1-v1-n1=3", "--pin", "b1-s1-v1-n2=3")
+      .lines as unknown as { conflicts: { notes: string[]; words: string }[] }[];
+    expect(both!.conflicts).toEqual([
+      {
+        notes: ["b1-s1-v1-n1", "b1-s1-v1-n2"],
+        words: "At bar 1, beat 1, finger 3 is pinned to more than one key. It is kept as pinned.",
+      },
+    ]);
+    const ten = scoreXml([
+      ["C3", "D3", "F3", "A3", "C4", "D4", "F4", "A4", "C5", "D5"]
+        .map((p, i) => noteXml(p, { length: 48, chord: i > 0 }))
+        .join(""),
+    ]);
+    const { fingering } = run(file("ten.xml", ten), "--hand", "right").lines[0]!.options[0]!;
+    expect(fingering.filter((f) => f.finger !== null).length).toBeGreaterThanOrEqual(4);
+    expect(fingering.filter((f) => f.finger === null).every((f) => f.reason)).toBe(true);
+  });
+
   it("sweeps the tempo and says where the order of the options changes", () => {
     const repeated = scoreXml([Array.from({ length: 8 }, () => noteXml("C4", { length: 3 })).join("")]);
     const [line] = run(file("same.xml", repeated), "--hand", "right", "--options", "4", "--sweep", "40:200").lines;
@@ -117,6 +182,9 @@ describe("velvet -- finger", () => {
     [["--hand", "right", "--pin", "b1-s1-v1-n1=7"]],
     [["--hand", "right", "--pin", "b9-s1-v1-n1=2"]],
     [["--hand", "right", "--sweep", "160:60"]],
+    [["--hand", "right", "--rule-out", "thumb"]],
+    [["--hand", "right", "--leaning", "sideways"]],
+    [["--hand", "both", "--redistribute", "some"]],
     [[]],
   ])("refuses a command that makes no sense: %p", (args) => {
     const { code, lines } = run(...(args.length > 0 ? [scale, ...args] : ["--hand", "left"]));
@@ -151,6 +219,26 @@ describe("velvet -- explain", () => {
       expect(causes.reduce((sum, c) => sum + c.strain, 0)).toBeCloseTo(strain, 1);
     const mean = line.notes.reduce((sum, n) => sum + n.strain, 0) / line.notes.length;
     expect(mean).toBeCloseTo(line.strain, 1);
+  });
+
+  it("says for each stretch that it would change, why", () => {
+    const given = scoreXml([
+      ["C4", "D4", "E4", "F4", "G4", "A4", "B4", "C5"]
+        .map((p, i) =>
+          noteXml(p, {
+            length: 6,
+            notations: `<notations><technical><fingering>${"12341235"[i]}</fingering></technical></notations>`,
+          }),
+        )
+        .join(""),
+    ]);
+    const { line } = explained(file("otherwise.xml", given), "--hand", "right");
+    const { changes } = line as unknown as { changes: { by: number; why: string; notes: string[] }[] };
+    expect(changes.length).toBeGreaterThan(0);
+    for (const { why, by } of changes) {
+      expect(why).toMatch(/^Differs from bar 1/);
+      expect(Number.isFinite(by)).toBe(true);
+    }
   });
 
   it("cuts the passage into positions and names the joins", () => {

@@ -1,9 +1,7 @@
-import { drain } from "@/core/drain";
 import type { Figure } from "@/core/figures/figure";
 import { figuresOf } from "@/core/figures/find";
 import { bondsOf } from "@/core/figures/ties";
 import type { Tying } from "@/core/figures/tying";
-import type { Bond } from "@/core/fingering/conditions";
 import { leaningStudy } from "@/core/fingering/leaning-study";
 import { leaningById, type LeaningId } from "@/core/fingering/leanings";
 import type { Leaning } from "@/core/fingering/leanings/leaning";
@@ -20,7 +18,7 @@ import type { NoteId } from "@/core/passage/note";
 import type { Allowances } from "@/core/reach/allowances";
 import { remediesFor, type RemedyTried } from "@/core/reach/remedies-for";
 import { studyOf, type StudyData } from "@/core/fingering/study-data";
-import { fingering, latticesOf, solving, type Solved, type Study } from "@/core/fingering/study";
+import { fingering, latticesOf, solving, type Study } from "@/core/fingering/study";
 
 /** The answer of a search: found, or stopped because a newer one was asked for. */
 export type Searched<T> = { readonly stopped: false; readonly found: T } | { readonly stopped: true };
@@ -54,7 +52,7 @@ interface Opened {
   readonly study: Study;
   by(leaning: Leaning): { readonly study: Study; readonly lattices: readonly Lattice[] };
   figures(): readonly Figure[];
-  priceOf(tying: Tying): TyingPrice;
+  pricing(tying: Tying): Generator<Progress, TyingPrice>;
 }
 
 function openedOn(study: Study): Opened {
@@ -73,10 +71,11 @@ function openedOn(study: Study): Opened {
     study,
     by,
     figures: known,
-    priceOf(tying) {
+    *pricing(tying) {
       const { lattices } = by(leaningById("balanced"));
-      const best = (bonds: readonly Bond[]): Solved => drain(solving(lattices, { bonds }, 1))[0]!;
-      return tyingPrice(study, best(bondsOf(study, known(), tying)), best([]));
+      const [tied] = yield* solving(lattices, { bonds: bondsOf(study, known(), tying) }, 1);
+      const [free] = yield* solving(lattices, {}, 1);
+      return tyingPrice(study, tied!, free!);
     },
   };
 }
@@ -104,6 +103,17 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
       since = clock();
     }
   }
+  /** Runs beside what else is asked for, and stops nothing. */
+  async function aside<T>(steps: Generator<Progress, T>): Promise<T> {
+    let since = clock();
+    for (;;) {
+      const step = steps.next();
+      if (step.done) return step.value;
+      if (clock() - since < STRETCH) continue;
+      await breathe();
+      since = clock();
+    }
+  }
   function atHand() {
     if (opened === null) throw new Error("No study has been opened.");
     return opened;
@@ -122,7 +132,7 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
       return answer.stopped ? answer : { stopped: false, found: answer.found[0]! };
     },
     figures: () => Promise.resolve(atHand().figures()),
-    tyingPrice: (tying) => Promise.resolve(atHand().priceOf(tying)),
+    tyingPrice: (tying) => aside(atHand().pricing(tying)),
     share: (wishes, onProgress) => run(sharing(atHand().study, wishes), onProgress),
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
     stop() {

@@ -5,6 +5,9 @@ import { sql } from "drizzle-orm";
 import { migrate } from "drizzle-orm/postgres-js/migrator";
 import { emptyDatabase } from "../support/database";
 import { migrateToNewest } from "@/db/migrate";
+import { USUAL_WISHES } from "@/core/fingering/wishes";
+import { fingeringsOf } from "@/db/queries/fingerings";
+import { passageById } from "@/db/queries/passages";
 import { measurements, instruments } from "@/db/queries/pianists";
 
 const MIGRATIONS = join(process.cwd(), "src/db/migrations");
@@ -47,6 +50,35 @@ describe("migrations", () => {
       expect((await instruments(db, id)).map((i) => i.name)).toEqual(["Newer", "Older"]);
       const [who] = (await db.execute(sql`select allows from pianist`)) as unknown as { allows: unknown }[];
       expect(who!.allows).toEqual({ rolls: true, omissions: true, pedal: true, tuneAndBass: false });
+    } finally {
+      rmSync(before, { recursive: true });
+      await drop();
+    }
+  });
+
+  it("bring fingerings from before leanings and rule-outs along, balanced and with nothing ruled out", async () => {
+    const { db, drop } = await emptyDatabase();
+    const before = migrationsUpTo(2);
+    const id = "00000000-0000-4000-8000-000000000001";
+    try {
+      await migrate(db, { migrationsFolder: before });
+      await db.execute(sql`insert into pianist (id, name) values (${id}, 'Orla Venn')`);
+      await db.execute(sql`
+        insert into piece (id, pianist_id, title, source_kind, file_name, source, part_id)
+        values (${id}, ${id}, 'Older', 'file', 'older.musicxml', decode('00', 'hex'), 'P1')`);
+      await db.execute(sql`
+        insert into passage (id, piece_id, title, from_bar, to_bar, hands, tempo)
+        values (${id}, ${id}, 'A spot', 1, 2, 'right', 90)`);
+      await db.execute(sql`
+        insert into fingering (id, passage_id, name, origin, version) values (${id}, ${id}, 'A', 'solved', 1)`);
+      await db.execute(sql`
+        insert into fingering_version (fingering_id, version, digits, pins)
+        values (${id}, 1, '{"b1-s1-v1-n1": 2}', '{"b1-s1-v1-n1": 2}')`);
+      await migrateToNewest(db);
+      expect(await fingeringsOf(db, id)).toMatchObject([
+        { name: "A", leaning: "balanced", author: null, ruledOut: {}, pins: { "b1-s1-v1-n1": 2 } },
+      ]);
+      expect(await passageById(db, id)).toMatchObject({ wishes: USUAL_WISHES, taken: {} });
     } finally {
       rmSync(before, { recursive: true });
       await drop();

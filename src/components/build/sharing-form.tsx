@@ -65,7 +65,7 @@ export function SharingForm({ sharing, marked, note, taken, onSharing, onMark, o
       )}
       <Choice
         label="Easier"
-        value={sharing.easier ?? "even"}
+        value={sharing.easier}
         options={EASIER}
         onChange={(easier) => onSharing({ ...sharing, easier })}
       />
@@ -73,7 +73,7 @@ export function SharingForm({ sharing, marked, note, taken, onSharing, onMark, o
         <input
           type="checkbox"
           className="size-5 accent-(--velvet)"
-          checked={sharing.crossing ?? false}
+          checked={sharing.crossing}
           onChange={(event) => onSharing({ ...sharing, crossing: event.target.checked })}
         />
         Hands may cross

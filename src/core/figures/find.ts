@@ -12,7 +12,7 @@ const LEAST_ONSETS = 4;
 /** Semitones, the widest step of a scale, as between the sixth and seventh of a harmonic minor one. */
 const WIDEST_STEP = 3;
 /** Lines longer than this in onsets are not searched for figures: the work grows with the square. */
-export const LONGEST_SEARCHED = 1500;
+export const LONGEST_SEARCHED = 600;
 /** Part of its worth that a return keeps when it is not unchanged. A choice. */
 const CHANGED_WORTH = 0.8;
 
@@ -33,9 +33,10 @@ export function figuresOf(study: Study): readonly Figure[] {
   const figures: Figure[] = [];
   const covered = new Set<string>();
   for (const answer of [...answers].sort((a, b) => b.worth - a.worth)) {
+    const length = lengthOf(answer);
+    if (isMostlyIn(covered, notesFrom(answer.figure, answer.from, length))) continue;
+    if (isMostlyIn(covered, notesFrom(answer.answer, answer.to, length))) continue;
     const figure = figureFrom(answer, answers);
-    const [first] = figure.returns;
-    if (first === undefined || isMostlyIn(covered, figure.notes) || isMostlyIn(covered, first.notes)) continue;
     figures.push(figure);
     for (const { notes } of [figure, ...figure.returns]) for (const note of notes) covered.add(note);
   }
@@ -76,9 +77,14 @@ function isFigure({ moments }: Melody, from: number, length: number, relation: R
   return moves.some((move) => Math.abs(move) > WIDEST_STEP || move * moves[0]! <= 0);
 }
 
+/** Onsets of the figure that an answer makes: no longer than its distance to it. */
+function lengthOf({ figure, answer, from, to, length }: Answer): number {
+  return figure === answer ? Math.min(length, to - from) : length;
+}
+
 function figureFrom(chosen: Answer, all: readonly Answer[]): Figure {
   const { figure, from } = chosen;
-  const length = chosen.figure === chosen.answer ? Math.min(chosen.length, chosen.to - from) : chosen.length;
+  const length = lengthOf(chosen);
   const candidates = all
     .filter((a) => a.figure === figure && a.from <= from && a.from + a.length >= from + length)
     .map((a) => ({ answer: a, start: a.to + from - a.from }))

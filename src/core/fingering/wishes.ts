@@ -7,7 +7,7 @@ export interface FingeringWishes {
   readonly tying: Tying;
   readonly noThumbOnBlack: boolean;
   readonly noFourthAndFifth: boolean;
-  readonly sharing: Omit<SharingWishes, "marked">;
+  readonly sharing: Required<Omit<SharingWishes, "marked">>;
 }
 
 export const USUAL_WISHES: FingeringWishes = {

@@ -23,14 +23,15 @@ export interface Bonded {
   readonly exact: boolean;
 }
 
-/** Searches after which the exact way is given up for the descent. */
-export const MOST_SEARCHES = 20_000;
+/** Onsets searched, again and again, after which the exact way is given up for the descent. */
+export const MOST_ONSETS = 400_000;
 
 /**
  * The fingering of least cost in which the strokes of each bond have the same finger, exactly: branch and bound.
  * The search without bonds can only be cheaper, so it bounds every branch; the cheapest branch is taken up first;
  * where a bond is broken in it, it is divided by the finger that the whole bond is given. The first branch with no
- * broken bond is the best. After MOST_SEARCHES the cheapest branch is followed down alone, and `exact` is false.
+ * broken bond is the best. After MOST_ONSETS the cheapest branch is followed down: every bond broken in it is given the
+ * finger that most of its strokes have there, until none is broken; then `exact` is false.
  *
  * With k above 1 the k - 1 next best keep the digits of the bonds and differ elsewhere.
  * Strokes that are pinned to different fingers, or that no one finger can play, are not bound together.
@@ -43,21 +44,55 @@ export function* searchingBonded(
   k: number,
 ): Generator<Progress, Bonded> {
   const tied = bonds.map((bond) => placesOf(bond, lattices));
-  let branches: Branch[] = [branch(lattices, terms, null)];
-  for (let searches = 1; ; searches++) {
+  const onsets = Math.max(1, ...lattices.map(({ task }) => task.line.onsets.length));
+  const branches: Branch[] = [branch(lattices, terms, null)];
+  for (let searches = 1; searches * onsets <= MOST_ONSETS;) {
     yield { done: searches, of: searches + branches.length };
     const best = branches.shift()!;
-    const broken = tied.find((bond) => isBroken(bond, best) && canHold(bond, lattices, best.terms).length > 0);
-    if (broken === undefined) {
-      const found = k === 1 ? [whole(best)] : nextBest(lattices, pinnedWhole(tied, best), k);
-      return { found, exact: searches <= MOST_SEARCHES };
+    const broken = tied.find((bond) => isHeldApart(bond, best, lattices));
+    if (broken === undefined) return { found: bestAround(best, tied, lattices, k), exact: true };
+    for (const finger of canHold(broken, lattices, best.terms)) {
+      insert(branches, branch(lattices, pinned(best.terms, broken, finger), best));
+      searches++;
     }
-    const divided = canHold(broken, lattices, best.terms).map((finger) =>
-      branch(lattices, pinned(best.terms, broken, finger), best),
-    );
-    if (searches >= MOST_SEARCHES) branches = [];
-    for (const next of divided) insert(branches, next);
   }
+  return { found: bestAround(descended(branches[0]!, tied, lattices), tied, lattices, k), exact: false };
+}
+
+/** The bonds broken in a branch that could be kept. */
+function brokenIn(branch: Branch, tied: readonly Tied[], lattices: readonly Lattice[]): readonly Tied[] {
+  return tied.filter((bond) => isHeldApart(bond, branch, lattices));
+}
+
+/** Whether a bond is broken in a branch and could be kept. */
+function isHeldApart(bond: Tied, branch: Branch, lattices: readonly Lattice[]): boolean {
+  return isBroken(bond, branch) && canHold(bond, lattices, branch.terms).length > 0;
+}
+
+function descended(from: Branch, tied: readonly Tied[], lattices: readonly Lattice[]): Branch {
+  let at = from;
+  for (;;) {
+    const broken = brokenIn(at, tied, lattices);
+    if (broken.length === 0) return at;
+    let { terms } = at;
+    for (const bond of broken) {
+      // What was pinned just now may leave less to choose from.
+      const open = canHold(bond, lattices, terms);
+      if (open.length > 0) terms = pinned(terms, bond, commonest(bond, at, open));
+    }
+    at = branch(lattices, terms, at);
+  }
+}
+
+/** Of some fingers the one that most strokes of a bond have; of equals the lowest. */
+function commonest(bond: Tied, { bests }: Branch, of: readonly Finger[]): Finger {
+  const count = (finger: Finger): number =>
+    bond.filter(({ line, stroke }) => bests[line]!.digits[stroke] === finger).length;
+  return of.reduce((best, finger) => (count(finger) > count(best) ? finger : best));
+}
+
+function bestAround(branch: Branch, tied: readonly Tied[], lattices: readonly Lattice[], k: number): Bonded["found"] {
+  return k === 1 ? [whole(branch)] : nextBest(lattices, pinnedWhole(tied, branch), k);
 }
 
 function placesOf(bond: Bond, lattices: readonly Lattice[]): Tied {
@@ -81,16 +116,15 @@ function isBroken(bond: Tied, { bests }: Branch): boolean {
   return fingers.some((finger) => finger !== fingers[0]);
 }
 
-/** The fingers that can play every stroke of a bond, other pins kept. */
+/** The fingers that can play every stroke of a bond: not ruled out on any, other pins kept. */
 function canHold(bond: Tied, lattices: readonly Lattice[], terms: readonly Terms[]): readonly Finger[] {
   return FINGERS.filter((finger) => {
     const given = pinned(terms, bond, finger);
     return bond.every(({ line, stroke }) => {
-      const before = terms[line]!.pins[stroke]!;
-      const { task } = lattices[line]!;
-      return (
-        (before === 0 || before === finger) && isOpen(given[line]!, lattices[line]!, task.line.strokes[stroke]!.onset)
-      );
+      const { pins, ruledOut } = terms[line]!;
+      if (pins[stroke] !== 0) return pins[stroke] === finger;
+      if ((ruledOut[stroke]! & (1 << finger)) !== 0) return false;
+      return isOpen(given[line]!, lattices[line]!, lattices[line]!.task.line.strokes[stroke]!.onset);
     });
   });
 }

@@ -1,0 +1,116 @@
+import { render, screen, waitFor, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { figuresOf } from "@/core/figures/find";
+import { positionsOf } from "@/core/fingering/positions";
+import { notesAsked } from "@/core/fingering/study";
+import { USUAL_WISHES } from "@/core/fingering/wishes";
+import { fingered, studyOfKeys } from "../../../tests/support/studies";
+
+const share = jest.fn();
+jest.mock("@/worker/clients", () => ({
+  fingeringWorker: () => ({ share: (asked: unknown) => share(asked) as unknown, stop: jest.fn() }),
+}));
+jest.mock("comlink", () => ({ proxy: (value: unknown) => value }));
+const toast = jest.fn();
+jest.mock("sonner", () => ({ toast: (text: string) => toast(text) as unknown }));
+
+import { FiguresList } from "./figures-list";
+import { PositionsList } from "./positions-list";
+import { RulesForm } from "./rules-form";
+import { SharingForm } from "./sharing-form";
+
+describe("positions", () => {
+  const study = studyOfKeys([60, 62, 64, 65, 67, 69, 71, 72]);
+  const { notes } = study.passage;
+
+  it("are listed by their joins, with mm and ms, and lead to their place", async () => {
+    const onGo = jest.fn();
+    const positions = positionsOf(study, fingered(study, "12312345"));
+    render(<PositionsList positions={positions} notes={notes} onGo={onGo} />);
+    const [join] = screen.getAllByRole("listitem");
+    expect(join).toHaveTextContent(/thumb pass, right hand/);
+    expect(join).toHaveTextContent(/\d+ mmin \d+ ms/);
+    await userEvent.click(within(join!).getByRole("button", { name: "Bar 1, beat 1¾" }));
+    expect(onGo).toHaveBeenCalledWith(notes[3]!.id);
+  });
+
+  it("say when the hand stays", () => {
+    render(<PositionsList positions={positionsOf(studyOfKeys([60, 62, 64]), {})} notes={[]} onGo={jest.fn()} />);
+    expect(screen.getByText(/the hand stays where it is placed/)).toBeInTheDocument();
+  });
+});
+
+describe("figures", () => {
+  const study = studyOfKeys([60, 64, 62, 67, 65, 71, 72, 62, 65, 64, 69, 67]);
+  const show = (digits: string, price = { by: 1.2, where: { note: notesAsked(study)[8]!, by: 9 }, exact: true }) => {
+    const onTying = jest.fn();
+    render(
+      <FiguresList
+        seen={{ figures: figuresOf(study), price }}
+        notes={study.passage.notes}
+        fingering={fingered(study, digits)}
+        tying="all"
+        onTying={onTying}
+        onGo={jest.fn()}
+      />,
+    );
+    return onTying;
+  };
+
+  it("say how they return, how alike they lie, what tying costs and where, and can be tied otherwise", async () => {
+    const onTying = show("132541213254");
+    expect(screen.getByText(/1 step of the scale up; black and white alike; same fingers$/)).toBeInTheDocument();
+    expect(screen.getByText(/adds 1.2 to the mean strain/)).toHaveTextContent("most at Bar 1, beat 3");
+    expect(screen.queryByRole("region", { name: "Memory traps" })).toBeNull();
+    await userEvent.click(screen.getByRole("radio", { name: "Free" }));
+    expect(onTying).toHaveBeenCalledWith("none");
+  });
+
+  it("name a memory trap where one finger differs", () => {
+    show("132541213253");
+    expect(screen.getByRole("region", { name: "Memory traps" })).toHaveTextContent(/beat 2 has 4, Bar 1, beat 3¾ 3/);
+  });
+});
+
+describe("shared hands", () => {
+  const sharing = { ...USUAL_WISHES.sharing, allowed: "all" } as const;
+  const form = (more: object = {}) => {
+    const called = { onSharing: jest.fn(), onMark: jest.fn(), onTaken: jest.fn().mockResolvedValue(undefined) };
+    render(<SharingForm sharing={sharing} marked={[]} note={"n1" as never} taken={{}} {...called} {...more} />);
+    return called;
+  };
+
+  it("are worked out as wished and given on", async () => {
+    share.mockResolvedValue({ stopped: false, found: { taken: { n1: "left" }, exact: false } });
+    const { onTaken } = form();
+    await userEvent.click(screen.getByRole("button", { name: "Share out" }));
+    await waitFor(() => expect(onTaken).toHaveBeenCalledWith({ n1: "left" }));
+    expect(share).toHaveBeenCalledWith({ ...sharing, marked: [] });
+    expect(toast).toHaveBeenCalledWith(expect.stringMatching(/1 notes change hands. The passage is long/));
+  });
+
+  it("need a note marked where only marked ones may change, and go back to as written", async () => {
+    const { onMark, onTaken } = form({ sharing: { ...sharing, allowed: "marked" }, taken: { n1: "left" } });
+    await userEvent.click(screen.getByRole("button", { name: /Mark this note/ }));
+    expect(onMark).toHaveBeenCalledWith("n1", true);
+    await userEvent.click(screen.getByRole("button", { name: "As written" }));
+    expect(onTaken).toHaveBeenCalledWith({});
+  });
+
+  it("are not shared out where no note may change", () => {
+    form({ sharing: USUAL_WISHES.sharing });
+    expect(screen.getByRole("button", { name: "Share out" })).toBeDisabled();
+  });
+});
+
+describe("rules", () => {
+  it("are set for the whole passage, and conflicts are named", async () => {
+    const onRules = jest.fn();
+    render(
+      <RulesForm rules={USUAL_WISHES} conflicts={["At bar 1, beat 1, finger 2 is pinned twice."]} onRules={onRules} />,
+    );
+    await userEvent.click(screen.getByRole("checkbox", { name: "No thumb on black keys" }));
+    expect(onRules).toHaveBeenCalledWith(expect.objectContaining({ noThumbOnBlack: true }));
+    expect(screen.getByRole("status")).toHaveTextContent("pinned twice");
+  });
+});
