@@ -52,6 +52,23 @@ await open(/Tune held over the leaves/);
 await engraved(page);
 await press(page, ["ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight"]);
 await take("bench");
+await open(/The figure in four keys/);
+await engraved(page);
+await page.getByRole("tab", { name: "Figures" }).click();
+await page
+  .getByText(/the same intervals/)
+  .first()
+  .waitFor();
+await page.getByRole("tab", { name: "Figures" }).evaluate((tab) => tab.scrollIntoView({ block: "center" }));
+await take("figures");
+await open(/By turns up the stairs/);
+await engraved(page);
+await page.getByRole("tab", { name: "Hands" }).click();
+await page.getByRole("radio", { name: "Any" }).click();
+await page.getByRole("button", { name: "Share out" }).click();
+await page.locator("[data-taken]").first().waitFor();
+await page.evaluate(() => window.scrollTo(0, 0));
+await take("shared-hands");
 await open(/The run over the black keys/);
 await engraved(page);
 await page.getByRole("link", { name: "Side by side" }).click();

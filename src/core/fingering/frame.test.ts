@@ -88,7 +88,7 @@ describe("a lattice kept between searches", () => {
   it("answers for any pins as a fresh search does", () => {
     const random = seeded(99);
     let pinned = 0;
-    for (let trial = 0; trial < 80; trial++) {
+    for (let trial = 0; trial < 40; trial++) {
       const side = random.pick(["right", "left"] as const);
       const task = taskOf(randomPassage(random, 8, side), side, 195);
       const kept = latticeOf(task);
@@ -102,9 +102,15 @@ describe("a lattice kept between searches", () => {
         if (round > 0) pinned++;
       }
     }
-    expect(pinned).toBe(240);
+    expect(pinned).toBe(120);
   });
 });
+
+/** The greatest difference between two lists of one length; Infinity for others. */
+function mostApart(a: Float64Array, b: Float64Array): number {
+  if (a.length !== b.length) return Infinity;
+  return a.reduce((most, value, i) => Math.max(most, Math.abs(value - b[i]!)), 0);
+}
 
 describe("steps met before", () => {
   it("cost the same when they are taken from what is known as when they are laid out anew", () => {
@@ -122,9 +128,10 @@ describe("steps met before", () => {
       const [known, anew] = [latticeOf(task), latticeOf(task, new Int8Array(task.line.strokes.length))];
       for (const { index } of task.line.onsets) {
         const [a, b] = [known.layer(index), anew.layer(index)];
-        expect([...a.pair]).toEqual([...b.pair].map((cost) => expect.closeTo(cost, 9) as number));
-        expect([...a.triple]).toEqual([...b.triple].map((cost) => expect.closeTo(cost, 9) as number));
-        expect(a.frames.map((f) => f.centre)).toEqual(b.frames.map((f) => expect.closeTo(f.centre, 9) as number));
+        expect(mostApart(a.pair, b.pair)).toBeLessThan(1e-9);
+        expect(mostApart(a.triple, b.triple)).toBeLessThan(1e-9);
+        const centres = (frames: typeof a.frames) => Float64Array.from(frames, (f) => f.centre);
+        expect(mostApart(centres(a.frames), centres(b.frames))).toBeLessThan(1e-9);
       }
     }
   });

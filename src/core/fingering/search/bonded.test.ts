@@ -55,7 +55,7 @@ describe("tied figures", () => {
   it("are solved exactly, as trying every fingering that keeps the ties shows", () => {
     const random = seeded(41);
     let dearer = 0;
-    for (let trial = 0; trial < 50; trial++) {
+    for (let trial = 0; trial < 30; trial++) {
       const given = returning(random, random.whole(2, 3));
       const lattices = latticesOf(given.study);
       const [tied] = drain(solving(lattices, { bonds: given.bonds }, 1));
@@ -65,7 +65,7 @@ describe("tied figures", () => {
       for (const [a, b] of given.bonds) expect(tied!.fingering[a!]).toBe(tied!.fingering[b!]);
       if (tied!.total > free!.total + 1e-6) dearer++;
     }
-    expect(dearer).toBeGreaterThanOrEqual(8);
+    expect(dearer).toBeGreaterThanOrEqual(5);
   });
 
   it("keep pins, and leave loose what is pinned to two fingers", () => {
