@@ -64,10 +64,10 @@ await take("figures");
 await open(/By turns up the stairs/);
 await engraved(page);
 await page.getByRole("tab", { name: "Hands" }).click();
-await page.getByRole("radio", { name: "Any" }).click();
+await page.getByRole("radio", { name: "Any", exact: true }).click();
 await page.getByRole("button", { name: "Share out" }).click();
 await page.locator("[data-taken]").first().waitFor();
-await page.evaluate(() => window.scrollTo(0, 0));
+
 await take("shared-hands");
 await open(/The run over the black keys/);
 await engraved(page);

@@ -31,19 +31,21 @@ import { useOptions, type OptionsInHand } from "./use-options";
 import { useLanes, useNoteInHand, useOptionInView, usePassageView, type PassageView } from "./use-view";
 import { capital, stepOf, stepText } from "./words";
 import { placeText } from "@/core/passage/place";
-import { useStudyAtHand } from "./use-study-at-hand";
+import { useSameStudy, useStudyAtHand } from "./use-study-at-hand";
 import { WorkingOut } from "./working-out";
 
 const NONE: ReadonlySet<NoteId> = new Set();
 
 /** What do I play with what: the passage, its options, the causes, and the hands on the keys. */
-export function Bench({ data }: { data: PassageData }) {
+export function Bench({ data: given }: { data: PassageData }) {
+  const study = useSameStudy(given.study);
+  const data = useMemo(() => ({ ...given, study }), [given, study]);
   const [wishes, showWishes] = useState(data.wishes);
-  useStudyAtHand(data.study, wishes);
+  useStudyAtHand(study);
   const held = useOptions(data, wishes);
   const inHand = usePassageWishes(data, wishes, showWishes, held.setOptions);
   const first = useFirstOptions(data, held.setOptions);
-  const view = usePassageView(data.study, held.options);
+  const view = usePassageView(study, held.options);
   const { option: inView, choose: chooseOption } = useOptionInView(view.all, "option", 0);
   const { note, at, choose: chooseNote } = useNoteInHand(view, undefined);
   const lanes = useLanes(view, inView);
