@@ -127,6 +127,12 @@ describe("velvet -- finger", () => {
     expect(brackets.flatMap((b) => b.notes).sort()).toEqual(Object.keys(taken).sort());
   });
 
+  it("gives notes to a hand", () => {
+    const { fingering } = run(scale, "--hand", "right", "--give", "b1-s1-v1-n2=left").lines[0]!.options[0]!;
+    expect(fingering.map((f) => f.hand)).toEqual(["right", "left", "right", "right"]);
+    expect(run(scale, "--hand", "right", "--give", "b7-s1-v1-n2=left").lines[0]!.error).toMatch(/--give/);
+  });
+
   it("answers where all fingers rest, nothing sounds long enough, or pins conflict", () => {
     const rest = ["1", "2", "3", "4", "5"].flatMap((f) => ["--rest", `right:${f}`]);
     expect(run(scale, "--hand", "right", ...rest).lines[0]!.notes).toEqual([]);

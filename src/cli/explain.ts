@@ -5,7 +5,7 @@ import { conflictsOf } from "@/core/fingering/conflicts";
 import { bestLeaning } from "@/core/fingering/leaning-study";
 import { leaningById } from "@/core/fingering/leanings";
 import { printedDigits } from "@/core/fingering/first-options";
-import { positionsOf } from "@/core/fingering/positions";
+import { partsOf } from "@/core/fingering/parts";
 import { bestFingerings, judge, type Study } from "@/core/fingering/study";
 import { handOf } from "@/core/passage/passage";
 import { eachFile, joinEntry, notesInOrder, rounded } from "./file-study";
@@ -24,13 +24,16 @@ function explanation(study: Study, wishes: Wishes): object {
   const [fingering] = bestFingerings(study, { pins: given }, 1);
   const [better] = bestLeaning(study, leaningById("balanced"), {}, 1);
   const judged = judge(study, fingering!);
+  const parts = partsOf(study, judged);
   return {
     strain: rounded(judged.strain),
     peak: judged.peak && { note: judged.peak.note, strain: rounded(judged.peak.strain) },
-    positions: positionsOf(study, fingering!).map(({ side, notes, join }) => ({
+    hands: parts.hands.map(({ side, strain, strokes }) => ({ hand: side, strain: rounded(strain), strokes })),
+    positions: parts.joins.map(({ side, notes, join, strain }) => ({
       hand: side,
       notes,
       join: joinEntry(join),
+      strain: rounded(strain),
     })),
     changes: adviceOn(study, fingering!, better!.fingering).map((change) => ({ ...change, by: rounded(change.by) })),
     traps: trapsOf(figuresOf(study), fingering!).map(({ note, other }) => ({ note, other })),

@@ -29,7 +29,7 @@ export function studyOfFile(file: string, wishes: Wishes): Study | string {
   if (!read.ok) return read.issues.map(wording).join(" ");
   const part = pianoPart(read.value);
   const study = studyOf({
-    passage: { ...passageFrom(part, 1, part.bars.length, wishes.hand), ...tuneOf(wishes) },
+    passage: { ...passageFrom(part, 1, part.bars.length, wishes.hand), ...tuneOf(wishes), taken: wishes.give },
     hands: {
       right: { measured: { rulerSpan: wishes["span-right"] }, resting: restingOf(wishes, "right") },
       left: { measured: { rulerSpan: wishes["span-left"] }, resting: restingOf(wishes, "left") },

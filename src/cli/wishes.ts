@@ -7,7 +7,7 @@ import { LEANING_IDS } from "@/core/fingering/leanings";
 import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
 import type { Finger, Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
-import { ARPEGGIOS, TEMPO_RANGE } from "@/core/passage/passage";
+import { ARPEGGIOS, TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import { HAND } from "@/core/physics";
 
 const span = z.coerce.number().min(HAND.rulerSpanRange[0]).max(HAND.rulerSpanRange[1]).default(HAND.middleRulerSpan);
@@ -42,6 +42,15 @@ const ruleOut = z
     `What is ruled out is a note's name, =, and a finger from 1 to 5, or ${THUMB_ON_BLACK}, or ${FOURTH_AND_FIFTH}.`,
   );
 
+/** "b1-s1-v1-n3=left": a note and the hand that is to play it. */
+const give = z
+  .string()
+  .regex(/^[^=]+=(right|left)$/, "A note is given to a hand by its name, =, and right or left.")
+  .transform((text): [NoteId, Side] => {
+    const [note, side] = text.split("=");
+    return [note as NoteId, side as Side];
+  });
+
 /** "right:4": a finger that rests. */
 const resting = z
   .string()
@@ -73,6 +82,10 @@ const Wishes = z.object({
   "rule-out": z.array(ruleOut).default([]),
   hold: z.array(noteId).default([]),
   tie: z.enum(TYING).optional(),
+  give: z
+    .array(give)
+    .default([])
+    .transform((given) => Object.fromEntries(given) as HandsTaken),
   redistribute: z.enum(ALLOWED).optional(),
   share: z.array(noteId).default([]),
   easier: z.enum(EASIER).default("even"),
@@ -107,6 +120,7 @@ export function notesNamed(wishes: Wishes): readonly { readonly option: string; 
     ...named("rule-out", Object.keys(ruledOut)),
     ...named("hold", mustHold),
     ...named("share", wishes.share),
+    ...named("give", Object.keys(wishes.give)),
   ];
 }
 
@@ -127,6 +141,7 @@ const OPTIONS = {
   "rule-out": { type: "string", multiple: true },
   hold: { type: "string", multiple: true },
   tie: { type: "string" },
+  give: { type: "string", multiple: true },
   redistribute: { type: "string" },
   share: { type: "string", multiple: true },
   easier: { type: "string" },
@@ -137,7 +152,7 @@ const OPTIONS = {
 
 /** The words that every command takes about hands and manner. */
 export const MANNER_USAGE =
-  "--hand right|left|both [--span-right MM] [--span-left MM] [--rest SIDE:F]... [--tempo BPM] [--touch legato|detached] [--pedal] [--arpeggios bound|carried] [--tune top|VOICE]";
+  "--hand right|left|both [--span-right MM] [--span-left MM] [--rest SIDE:F]... [--tempo BPM] [--touch legato|detached] [--pedal] [--arpeggios bound|carried] [--tune top|VOICE] [--give ID=right|left]...";
 
 /** Files and wishes from the words of a command; a sentence where they make no sense. */
 export function wishesFrom(
