@@ -85,5 +85,9 @@ describe("the fingering service", () => {
     expect((await service.tyingPrice("all")).by).toBeGreaterThanOrEqual(-1e-9);
     const shared = await service.share({ allowed: "none" }, () => undefined);
     expect(shared).toMatchObject({ stopped: false, found: { taken: {} } });
+    // Notes taken before are no reason to leave them so: sharing out begins from the hands as written.
+    service.open({ ...short, passage: { ...short.passage, taken: { "b1-s1-v1-n1": "left" } as never } });
+    const again = await service.share({ allowed: "none" }, () => undefined);
+    expect(again).toMatchObject({ found: { taken: {}, brackets: [] } });
   });
 });

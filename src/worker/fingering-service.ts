@@ -47,6 +47,11 @@ export interface FingeringService {
   stop(): void;
 }
 
+/** Sharing out begins from the hands as written, whatever was taken before. */
+function asWritten(study: Study): Study {
+  return { ...study, passage: { ...study.passage, taken: {} } };
+}
+
 /** A study with what is kept about it: by leaning the lattices, and the figures. */
 interface Opened {
   readonly study: Study;
@@ -133,7 +138,7 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     },
     figures: () => Promise.resolve(atHand().figures()),
     tyingPrice: (tying) => aside(atHand().pricing(tying)),
-    share: (wishes, onProgress) => run(sharing(atHand().study, wishes), onProgress),
+    share: (wishes, onProgress) => run(sharing(asWritten(atHand().study), wishes), onProgress),
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
     stop() {
       newest++;
