@@ -47,10 +47,24 @@ describe("answers kept", () => {
     expect(placements.size()).toBe(12);
   });
 
+  it("let the thumb lie on two neighbouring white keys, counted on the one nearer the other fingers", () => {
+    for (const [side, inner, outer] of [
+      ["right", 62, 60],
+      ["left", 60, 62],
+    ] as const) {
+      const placements = placementsOf(handOfRulerSpan(side, 200), FULL_SIZE);
+      const fifth: Hold = { finger: 5, key: pitch(side === "right" ? 67 : 55) };
+      const thumb = (key: number): Hold => ({ finger: 1, key: pitch(key) });
+      expect(placements.look([thumb(inner), thumb(outer), fifth])).toEqual(placements.look([thumb(inner), fifth]));
+    }
+  });
+
   it("count one finger on two keys as out of reach", () => {
     const placements = placementsOf(handOfRulerSpan("right", 200), FULL_SIZE);
-    const same: Hold[] = [60, 62].map((key) => ({ finger: 1, key: pitch(key) }));
-    expect(placements.look(same).kind).toBe("out-of-reach");
+    const both = (finger: Hold["finger"], ...keys: number[]): Hold[] =>
+      keys.map((key) => ({ finger, key: pitch(key) }));
+    for (const same of [both(2, 60, 62), both(1, 60, 64), both(1, 60, 61)])
+      expect(placements.look(same).kind).toBe("out-of-reach");
     expect(placements.size()).toBe(0);
   });
 });

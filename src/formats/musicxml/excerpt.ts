@@ -70,6 +70,10 @@ function measureText(text: string, bar: Bar, start: { opening: readonly Element[
   for (const attributes of start?.opening ?? []) edits.push({ start: attributes.start, end: attributes.end, with: "" });
   if (start) edits.push({ start: element.inner, end: element.inner, with: start.inForce.toString() });
   for (const head of bar.heads) edits.push(...noteEdits(text, head.element, head.id));
+  const named = new Set(bar.heads.map((head) => head.element));
+  // An id that a rest or a grace of the file's own has could be that of one of our notes.
+  for (const note of childrenOf(element, "note"))
+    if (!named.has(note)) edits.push({ start: note.start, end: note.inner, with: withoutId(text, note) });
   for (const dropped of element.children.filter(isShownElsewhere))
     edits.push({ start: dropped.start, end: dropped.end, with: "" });
   const moved = edits.map((edit) => ({ ...edit, start: edit.start - element.start, end: edit.end - element.start }));
@@ -85,9 +89,13 @@ function isShownElsewhere(element: Element): boolean {
   );
 }
 
+/** A note's own tag without the id it came with. */
+function withoutId(text: string, note: Element): string {
+  return text.slice(note.start, note.inner).replace(/\sid\s*=\s*("[^"]*"|'[^']*')/, "");
+}
+
 function noteEdits(text: string, note: Element, id: string): readonly Edit[] {
-  const tag = text.slice(note.start, note.inner);
-  const renamed = tag.replace(/\sid\s*=\s*("[^"]*"|'[^']*')/, "").replace(/^<note/, `<note id="${escapeXml(id)}"`);
+  const renamed = withoutId(text, note).replace(/^<note/, `<note id="${escapeXml(id)}"`);
   const digits = childrenOf(note, "notations").flatMap((n) => {
     const technical = child(n, "technical");
     return technical ? childrenOf(technical, "fingering") : [];
