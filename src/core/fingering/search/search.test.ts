@@ -111,9 +111,9 @@ describe("the search", () => {
     let [compared, heldLong, pinnedCount, chords, doubled, changed] = [0, 0, 0, 0, 0, 0];
     for (let trial = 0; trial < 4000; trial++) {
       const side = random.pick(["right", "left"] as const);
-      const given = randomPassage(random, random.whole(2, 5), side);
-      // Every other one of single notes alone, which are quickly tried.
-      const task = taskOf(trial % 2 === 0 ? given : singleNotes(given), side, {
+      const given = randomPassage(random, random.whole(2, trial % 3 === 0 ? 5 : 3), side);
+      // Two of three of single notes alone, which are quickly tried.
+      const task = taskOf(trial % 3 === 0 ? given : singleNotes(given), side, {
         ...MANNER,
         tempo: random.pick([50, 110, 200]),
         pedal: random.chance(0.5),
@@ -127,7 +127,7 @@ describe("the search", () => {
         struck.some((s) => pins[s.index] !== 0) &&
         leftOutIn(ways[index]!) > leftOutIn(waysAt(task, onsets[index]!, new Int8Array(pins.length)));
       if (ways.some((at) => at.length === 0) || onsets.some(isForced)) continue;
-      const reference = oracle(task, ways, trial % 12 === 0 ? 1500 : trial % 2 === 0 ? 150 : 700);
+      const reference = oracle(task, ways, trial % 12 === 0 ? 1500 : 150);
       if (reference === null) continue;
       const found = search(task, pins, 4);
       expect(found.length).toBe(Math.min(4, reference.length));
@@ -148,7 +148,7 @@ describe("the search", () => {
     expect(compared).toBeGreaterThanOrEqual(2000);
     expect(heldLong).toBeGreaterThanOrEqual(50);
     expect(pinnedCount).toBeGreaterThanOrEqual(50);
-    expect(Math.min(doubled, changed)).toBeGreaterThanOrEqual(20);
+    expect(Math.min(doubled, changed)).toBeGreaterThanOrEqual(10);
   });
 
   it("is the same for a passage and its mirror image in the other hand", () => {
