@@ -24,7 +24,7 @@ export const QUALITY_RULER_SPAN = 205;
 /** Calibrated on: the first, major scales in the six keys it leaves out, and two minor ones that begin on black keys. */
 export const TUNED_ON = ["scales-and-arpeggios", "more-major-scales", "more-minor-scales"] as const;
 
-/** The same kinds in keys that no weight was ever tried on. */
+/** The same kinds in keys that no weight was tuned on; they were looked at. */
 export const NOT_TUNED_ON = "keys-not-tuned-on" as const;
 
 type Table = (typeof TUNED_ON)[number] | typeof NOT_TUNED_ON;
