@@ -1,5 +1,7 @@
-import { studyOfKeys } from "../../../tests/support/studies";
+import { note, passage } from "../../../tests/support/passages";
+import { studyOfKeys, studyOn } from "../../../tests/support/studies";
 import type { NoteId } from "../passage/note";
+import type { Fingering } from "./fingering";
 import { conflictsOf } from "./conflicts";
 import { bestFingerings, judge, notesAsked, type Study } from "./study";
 
@@ -52,10 +54,27 @@ describe("what is ruled out", () => {
     }
   });
 
-  it("costs no less than being free, and holds notes that must be held", () => {
+  it("costs no less than being free", () => {
     const study = studyOfKeys([60, 62, 64, 65, 67, 69, 71, 72]);
     const free = judge(study, bestFingerings(study, {}, 1)[0]!).strain;
     const asked = { ruledOut: { [ids(study)[3]!]: [1] } } as const;
     expect(judge(study, bestFingerings(study, asked, 1)[0]!).strain).toBeGreaterThanOrEqual(free);
+  });
+});
+
+describe("a note that one finger must hold", () => {
+  const held = passage([
+    note("low", 60, "0", "2"),
+    ...[64, 67, 71, 72].map((key, i) => note(`n${i}`, key, `${1 + i}/4`, "1/4")),
+  ]);
+  const study = studyOn(held);
+  const letsGo = (fingering: Fingering) =>
+    Object.values(judge(study, fingering).notes).some((n) => n.causes.some((c) => c.cause === "held-note"));
+
+  it("is let go by none of the fingerings found, where some would", () => {
+    const [free, kept] = [{}, { mustHold: ["low" as NoteId] }].map((asked) => bestFingerings(study, asked, 60));
+    expect(free!.some(letsGo)).toBe(true);
+    expect(kept!.length).toBeGreaterThan(0);
+    expect(kept!.some(letsGo)).toBe(false);
   });
 });
