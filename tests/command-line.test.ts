@@ -22,7 +22,7 @@ interface Line {
     name: string;
     strain: number;
     peak: number;
-    fingering: { note: string; hand: string; finger: number | null; reason?: string }[];
+    fingering: { note: string; hand: string; finger: number | null; reason?: string; remedies?: { kind: string }[] }[];
   }[];
 }
 
@@ -75,7 +75,10 @@ describe("velvet -- finger", () => {
     expect(fingering).toHaveLength(4);
     const none = fingering.filter((f) => f.finger === null);
     expect(none.length).toBeGreaterThan(0);
-    for (const { reason } of none) expect(reason).toMatch(/\.$/);
+    for (const { reason, remedies } of none) {
+      expect(reason).toMatch(/\.$/);
+      expect(remedies!.map((r) => r.kind)).toContain("roll");
+    }
   });
 
   it("keeps to pins", () => {

@@ -16,6 +16,8 @@ import { optionName } from "@/core/fingering/worth-showing";
 import type { Finger } from "@/core/hand/finger";
 import type { Note } from "@/core/passage/note";
 import { handOf } from "@/core/passage/passage";
+import { USUAL_ALLOWANCES } from "@/core/reach/allowances";
+import { remediesFor } from "@/core/reach/remedies-for";
 import { eachFile, joinEntry, notesInOrder, rounded } from "./file-study";
 import { conditionsFrom, MANNER_USAGE, type Wishes } from "./wishes";
 
@@ -117,7 +119,11 @@ function tyingOf(study: Study, wishes: Wishes): object {
 function entry(study: Study, note: Note, finger: Finger | null): object {
   const hand = handOf(note, study.passage);
   if (finger !== null) return { note: note.id, hand, finger };
-  return { note: note.id, hand, finger, reason: reasonForNone(study, note.id) };
+  const remedies = remediesFor(study, note.id, USUAL_ALLOWANCES).map(({ kind, strain }) => ({
+    kind,
+    strain: rounded(strain),
+  }));
+  return { note: note.id, hand, finger, reason: reasonForNone(study, note.id), remedies };
 }
 
 /** The options' strain against tempo, and where their order changes. */
