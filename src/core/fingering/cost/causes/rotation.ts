@@ -1,5 +1,6 @@
 import { MOTION } from "../../../physics";
 import type { Cause } from "../cause";
+import { rockingRate } from "../rocking";
 import { hz } from "../words";
 
 /** The forearm rocking to and fro faster than is easy. */
@@ -13,9 +14,7 @@ export const rotation: Cause = {
     if (earlier === null || before === null) return;
     const [from, through, to] = [earlier.struck[0], before.struck[0], now.struck[0]];
     if (!from || !through || !to) return;
-    const turned = (through.finger - from.finger) * (to.finger - through.finger);
-    if (turned >= 0) return;
-    const rate = 1000 / (now.onset.gap + before.onset.gap);
+    const rate = rockingRate(earlier, before, now);
     const reach = Math.min(Math.abs(through.finger - from.finger), Math.abs(to.finger - through.finger));
     if (rate > MOTION.rotationEase)
       tell(to.stroke, rate, ((rate - MOTION.rotationEase) * weights.rotation * reach) / 4, to, through);
