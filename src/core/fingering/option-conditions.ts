@@ -1,3 +1,4 @@
+import { bondsOfTies } from "../figures/chosen";
 import type { Conditions, RuledOut } from "./conditions";
 import type { Pins } from "./fingering";
 import { leaningConditions } from "./leaning-study";
@@ -15,9 +16,10 @@ export interface OptionAsked {
 export function optionConditions(
   study: Study,
   leaning: Leaning,
-  { tying, noThumbOnBlack, noFourthAndFifth }: FingeringWishes,
+  { tying, ties = [], noThumbOnBlack, noFourthAndFifth }: FingeringWishes,
   { pins, ruledOut }: OptionAsked,
 ): Conditions {
   const asked = { pins, ruledOut, noThumbOnBlack, noFourthAndFifth };
-  return leaningConditions(study, leaning, asked, leaning.tying ?? tying);
+  const conditions = leaningConditions(study, leaning, asked, leaning.tying ?? tying);
+  return { ...conditions, bonds: [...(conditions.bonds ?? []), ...bondsOfTies(ties)] };
 }

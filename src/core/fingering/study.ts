@@ -53,6 +53,8 @@ export interface CauseJudged {
   readonly unit: string;
   readonly strain: number;
   readonly words: string;
+  /** What would be the better for its being gone. */
+  readonly spared: string;
 }
 
 /** The tasks of a study, one a hand that has something to play. */
@@ -171,8 +173,9 @@ export function judge(study: Study, given: Fingering): Judged {
       for (const id of stroke.notes) notes[id] = { strain: priced.byStroke[stroke.index]!, causes: [] };
     }
     for (const found of priced.findings) {
-      const { id, label, unit, say } = causeById(found.cause);
-      const judged = { cause: id, label, amount: found.amount, unit, strain: found.strain, words: say(found) };
+      const { id, label, unit, say, spared } = causeById(found.cause);
+      const { amount, strain } = found;
+      const judged = { cause: id, label, amount, unit, strain, words: say(found), spared: spared(found) };
       for (const note of found.stroke.notes) notes[note]!.causes.push(judged);
     }
     total += priced.total;

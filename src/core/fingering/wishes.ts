@@ -1,3 +1,4 @@
+import type { ChosenTie } from "../figures/chosen";
 import type { Tying } from "../figures/tying";
 import type { SharingWishes } from "./sharing/wishes";
 
@@ -5,6 +6,8 @@ import type { SharingWishes } from "./sharing/wishes";
 export interface FingeringWishes {
   /** Which figures keep their fingers where an option's leaning has no say in it. */
   readonly tying: Tying;
+  /** Stretches that the player has tied to the places that answer them; none where not said. */
+  readonly ties?: readonly ChosenTie[];
   readonly noThumbOnBlack: boolean;
   readonly noFourthAndFifth: boolean;
   readonly sharing: Required<Omit<SharingWishes, "marked">>;

@@ -56,6 +56,8 @@ export interface Cause {
   /** Where its measure and curve come from, or that they are a choice. */
   readonly source: string;
   find(moment: Moment, tell: Tell): void;
+  /** What is the better for its being gone, in the player's words: "the thumb stays on white". */
+  spared(found: Found): string;
   /** The finding in the player's words, without bar and beat. */
   say(found: Found): string;
 }

@@ -20,13 +20,11 @@ export const nearestLimit: Merit = {
 };
 
 function most({ hands }: Fingered, size: (opening: Opening) => number): MeritFound {
-  let [found, amount]: [Opening | null, number] = [null, 0];
-  for (const { task, frames } of hands)
-    frames.forEach((now, i) => {
-      for (const opening of openingsAt(task, frames[i - 1] ?? null, now))
-        if (size(opening) > amount) [found, amount] = [opening, size(opening)];
-    });
-  return found === null ? { amount: 0, where: null } : { amount, where: found.note, more: said(found) };
+  const all = hands.flatMap(({ task, frames }) =>
+    frames.flatMap((now, i) => openingsAt(task, frames[i - 1] ?? null, now)),
+  );
+  const found = all.reduce<Opening | null>((a, b) => (size(b) > (a ? size(a) : 0) ? b : a), null);
+  return found === null ? { amount: 0, where: null } : { amount: size(found), where: found.note, more: said(found) };
 }
 
 function said({ fingers, mm, limits }: Opening): string {

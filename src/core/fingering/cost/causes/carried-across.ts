@@ -15,5 +15,6 @@ export const carriedAcross: Cause = {
     if (!carried || at === undefined) return;
     tell(at.stroke, Math.abs(now.centre - before!.centre), breakPrice(moment), at, before!.struck[0]!);
   },
+  spared: () => "the line stays bound",
   say: ({ amount }) => `the hand lets go and is carried ${mm(amount)} across`,
 };

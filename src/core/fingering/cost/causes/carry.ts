@@ -15,5 +15,6 @@ export const carry: Cause = {
     if (distance < 1) return;
     tell(first.stroke, distance, distance * weights.carry, first, before.struck[0] ?? null);
   },
+  spared: () => "the hand need not be carried",
   say: ({ amount }) => `the hand is carried ${mm(amount)}`,
 };

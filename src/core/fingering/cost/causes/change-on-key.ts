@@ -15,6 +15,7 @@ export const changeOnKey: Cause = {
       tell(press.stroke, 1, weights.changeOnKey, press, first);
     }
   },
+  spared: () => "no finger changes on the held key",
   say: ({ finger, other }) =>
     `from ${other?.finger} to ${finger!.finger} on the held ${pitchClassName(finger!.stroke.key)}`,
 };

@@ -23,5 +23,6 @@ export const crossing: Cause = {
       }
     }
   },
+  spared: () => "no fingers cross",
   say: ({ amount, finger, other }) => `${fingers(other, finger)} cross by ${mm(amount)}`,
 };

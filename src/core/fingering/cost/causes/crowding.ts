@@ -17,5 +17,6 @@ export const crowding: Cause = {
       if (strain > 0) tell(to.stroke, closerBy(moment, from, to), share * strain, to, from);
     });
   },
+  spared: () => "no fingers are crowded",
   say: ({ amount, finger, other }) => `${fingers(other, finger)} are ${mm(amount)} closer than relaxed`,
 };

@@ -11,5 +11,6 @@ export const doubledThumb: Cause = {
     const [first, second] = now.struck;
     if (first?.finger === 1 && second?.finger === 1) tell(second.stroke, 1, weights.doubledThumb, second, first);
   },
+  spared: () => "the thumb strikes one key only",
   say: () => "the thumb strikes two keys at once",
 };

@@ -15,5 +15,6 @@ export const heavyFinger: Cause = {
         tell(at.stroke, 1, softness * weights.heavyThumb, at, null);
     }
   },
+  spared: () => "a lighter finger plays the soft note",
   say: () => "the thumb is heavy for so soft a note",
 };

@@ -17,6 +17,7 @@ export const heldNote: Cause = {
       tell(press.stroke, short, base * lost + short * weights.heldPerMm, press, null);
     }
   },
+  spared: () => "the held note can be held",
   say: ({ amount, finger }) =>
     amount > 0
       ? `the ${fingerOnKey(finger!)} must let go, ${mm(amount)} short`

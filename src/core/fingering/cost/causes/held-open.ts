@@ -22,6 +22,7 @@ export const heldOpen: Cause = {
     const amount = widest.mm * ms;
     tell(at.stroke, amount, (amount / 1000) * weights.heldOpen, widest.to, widest.from);
   },
+  spared: () => "no opening is held on",
   say: ({ amount, finger, other }) =>
     `${fingers(other, finger)} find no window to close: ${Math.round(amount / 100) / 10} mm times seconds held open`,
 };

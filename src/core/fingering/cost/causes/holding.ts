@@ -28,6 +28,7 @@ export const holding: Cause = {
       struck.find((p) => p.finger === finger) ?? held.find((p) => p.finger === finger) ?? null;
     for (const at of struck) tell(at.stroke, amount, weighed, find(pair?.[1]) ?? at, find(pair?.[0]));
   },
+  spared: () => "the keys held together lie at ease",
   say: ({ amount, finger, other }) =>
     amount >= 0
       ? `${fingers(other, finger)} could open ${mm(amount)} more`

@@ -15,5 +15,6 @@ export const inOut: Cause = {
     const travel = Math.abs(now.depth - before.depth) - MOTION.freeDepth;
     if (travel > 0) tell(first.stroke, travel, travel * weights.inOut, first, before.struck[0] ?? null);
   },
+  spared: () => "the hand need not travel in or out",
   say: ({ amount }) => `the hand travels ${mm(amount)} in or out`,
 };

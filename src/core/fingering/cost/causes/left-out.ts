@@ -15,5 +15,6 @@ export const leftOut: Cause = {
       tell(stroke, 1, outer ? weights.leftOutOuter : weights.leftOut, null, null);
     }
   },
+  spared: () => "a finger plays the note",
   say: () => "no finger can play this note with the others",
 };

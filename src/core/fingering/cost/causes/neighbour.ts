@@ -20,6 +20,7 @@ export const neighbour: Cause = {
     eachJoinPair(moment, (from, to, share) => onTheWay(moment, from, to, share, tell));
     insideChord(moment, tell);
   },
+  spared: () => "the keys beside are clear",
   say: ({ amount, finger, other }) =>
     amount >= 0
       ? `${fingers(other, finger)} clear a key beside by only ${mm(amount)}`

@@ -17,5 +17,6 @@ export const opening: Cause = {
       if (strain > 0) tell(to.stroke, openBeyond(moment, from, to), share * strain, to, from);
     });
   },
+  spared: () => "the hand need not open",
   say: ({ amount, finger, other }) => `${fingers(other, finger)} open ${mm(amount)} beyond relaxed`,
 };

@@ -1,3 +1,4 @@
+import { fingerName } from "../../../hand/finger";
 import type { Cause } from "../cause";
 import type { Press } from "../../frame";
 import { fingerOnKey, mm } from "../words";
@@ -24,6 +25,7 @@ export const outerOnBlack: Cause = {
       if (drawsIn(at)) tell(white.stroke, hand.behind[at.finger - 1] as number, weights.blackBesideWhite, at, null);
     }
   },
+  spared: ({ finger }) => `the ${fingerName(finger!.finger)} stays on white`,
   say: ({ amount, finger }) => `${fingerOnKey(finger!)} draws the hand in by ${mm(amount)}`,
 };
 

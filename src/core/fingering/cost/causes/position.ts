@@ -28,6 +28,7 @@ export const position: Cause = {
     const beyond = Math.max(distance - limits.widestComfortable, limits.leastComfortable - distance);
     if (beyond > 0) tell(to.stroke, beyond, weights.position + beyond * perMm, to, from);
   },
+  spared: () => "the hand stays where it is placed",
   say: ({ amount, finger, other }) =>
     amount === 0
       ? `finger changed on the same key, ${fingers(other, finger)}`

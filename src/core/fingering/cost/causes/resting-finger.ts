@@ -13,5 +13,6 @@ export const restingFinger: Cause = {
     for (const at of now.struck)
       if (hand.resting.includes(at.finger)) tell(at.stroke, 1, weights.restingFinger, at, null);
   },
+  spared: () => "the resting finger is spared",
   say: ({ finger }) => `${fingerOnKey(finger!)} is marked as resting`,
 };

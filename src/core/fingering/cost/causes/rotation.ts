@@ -19,5 +19,6 @@ export const rotation: Cause = {
     if (rate > MOTION.rotationEase)
       tell(to.stroke, rate, ((rate - MOTION.rotationEase) * weights.rotation * reach) / 4, to, through);
   },
+  spared: () => "the forearm need not turn to and fro",
   say: ({ amount }) => `the forearm turns to and fro ${hz(amount)}`,
 };

@@ -24,5 +24,6 @@ export const sameFinger: Cause = {
       if (hop + fast > 0) tell(to.stroke, rate, share * (hop + fast), to, from);
     }
   },
+  spared: () => "no finger strikes twice running",
   say: ({ amount, finger }) => `finger ${finger!.finger} again, ${hz(amount)}`,
 };

@@ -18,5 +18,6 @@ export const shortfall: Cause = {
     const short = carryTime(Math.abs(now.centre - before.centre), width) - now.onset.gap;
     if (short > 0) tell(first.stroke, short, short * weights.shortfall, first, before.struck[0] ?? null);
   },
+  spared: () => "there is time to get there",
   say: ({ amount }) => `the music leaves ${ms(amount)} too little to get there`,
 };

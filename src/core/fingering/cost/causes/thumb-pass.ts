@@ -19,6 +19,7 @@ export const thumbPass: Cause = {
     const strain = passStrain(moment, from, to);
     if (strain > 0) tell(to.stroke, passedBy(from, to), strain * boundShare(from, moment), to, from);
   },
+  spared: () => "the thumb need not pass",
   say: ({ amount, finger, other }) =>
     finger?.finger === 1
       ? `thumb under the ${fingerName(other!.finger)}, ${mm(amount)} past it`

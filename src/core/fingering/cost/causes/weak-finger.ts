@@ -20,6 +20,7 @@ export const weakFinger: Cause = {
     tellPair(moment, from, to, tell);
     if (first !== null && isWeakRow(first, from, to)) tell(to.stroke, 3, moment.weights.weakRow, to, first);
   },
+  spared: () => "no weak finger has to work",
   say: ({ amount, finger, other }) =>
     amount === 3
       ? "3, 4 and 5 in a row"
