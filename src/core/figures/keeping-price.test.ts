@@ -1,7 +1,7 @@
 import { studyOfKeys } from "../../../tests/support/studies";
 import { drain } from "../drain";
-import { bestFingerings, latticesOf } from "../fingering/study";
-import { figuresOf } from "./find";
+import { bestFingerings, latticesOf, notesAsked } from "../fingering/study";
+import { chosenFigure } from "./chosen";
 import { keepingPrices } from "./keeping-price";
 
 const FIGURE = [60, 64, 62, 67, 65];
@@ -9,7 +9,7 @@ const FIGURE = [60, 64, 62, 67, 65];
 describe("the price of keeping a figure's fingers", () => {
   it("is nothing where the return lies on the same keys, and something where a black key comes under the thumb", () => {
     const study = studyOfKeys([...FIGURE, 71, ...FIGURE, 72, ...FIGURE.map((k) => k + 1)]);
-    const figures = figuresOf(study);
+    const figures = [chosenFigure(study, notesAsked(study).slice(0, 5))!];
     const [best] = bestFingerings(study, {}, 1);
     const prices = drain(keepingPrices(study, latticesOf(study), figures, best!));
     expect(prices).toHaveLength(2);
