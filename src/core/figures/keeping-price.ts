@@ -13,7 +13,7 @@ export interface KeepingPrice {
   readonly answer: FigureReturn;
   /** Whether the fingering keeps them now. */
   readonly keeps: boolean;
-  /** Strain a note of the return on average with the figure's fingers, and with the best of its own. */
+  /** Mean strain of the passage with the figure's fingers there, and with the best of its own; never less with the former. */
   readonly keeping: number;
   readonly changing: number;
   /** Notes that would then be fingered otherwise than in the figure: what there is to confuse. */
@@ -41,8 +41,8 @@ export function* keepingPrices(
     for (const answer of figure.returns.filter(takesSameFingers)) {
       const theirs = asAnswered(figure, answer, given);
       const about = standing(asked, answer, given);
-      const keeping = yield* strainOf(study, lattices, answer, { pins: { ...about, ...theirs } });
-      const changing = yield* strainOf(study, lattices, answer, { pins: about });
+      const keeping = yield* strainOf(study, lattices, { pins: { ...about, ...theirs } });
+      const changing = yield* strainOf(study, lattices, { pins: about });
       prices.push({
         figure,
         answer,
@@ -81,11 +81,8 @@ function standing(asked: readonly NoteId[], { notes }: FigureReturn, given: Fing
 function* strainOf(
   study: Study,
   lattices: readonly Lattice[],
-  { notes }: FigureReturn,
   conditions: Conditions,
 ): Generator<Progress, { readonly digits: Fingering; readonly strain: number }> {
   const [digits] = yield* fingering(lattices, conditions, 1);
-  const judged = judge(study, digits!);
-  const sum = notes.reduce((total, id) => total + (judged.notes[id]?.strain ?? 0), 0);
-  return { digits: digits!, strain: sum / notes.length };
+  return { digits: digits!, strain: judge(study, digits!).strain };
 }

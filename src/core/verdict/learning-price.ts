@@ -1,0 +1,63 @@
+import { differences, type Fingering } from "../fingering/fingering";
+import { positionsOf } from "../fingering/positions";
+import { notesAsked, type Study } from "../fingering/study";
+import { dayAfter, daysBetween, type Day } from "../time/days";
+
+/** What an option costs to learn, against what is in the fingers now. */
+export interface LearningPrice {
+  /** Notes in all, and those whose finger is new. */
+  readonly notes: number;
+  readonly digits: number;
+  /** Joins in all, and those that fall elsewhere than now or are made otherwise. */
+  readonly joins: number;
+  readonly newJoins: number;
+  /** Whether something else is in the fingers, which must be unlearnt. */
+  readonly unlearns: boolean;
+  /** Days of practice until it is secure, as estimated; 0 where nothing is new. */
+  readonly days: number;
+  /** Last day on which to begin with it; null without a concert. */
+  readonly lastDay: Day | null;
+  /** Whether that day is past. */
+  readonly tooLate: boolean;
+}
+
+/**
+ * Days of practice until a change is secure. A rough estimate, all figures choices: some days for any change, a share of
+ * a day for every finger and for every join that is new; half as much again where old habits must be unlearnt. Before a
+ * concert as many days again are kept free, so that it is played for a while when it is secure.
+ */
+export const LEARNING = { any: 2, digit: 0.12, join: 0.5, unlearning: 1.5, margin: 2 } as const;
+
+/** @param now what is in the fingers; null where nothing is yet */
+export function learningPrice(
+  study: Study,
+  now: Fingering | null,
+  option: Fingering,
+  today: Day,
+  concert: Day | null,
+): LearningPrice {
+  const asked = notesAsked(study);
+  const digits = now === null ? asked.length : differences(asked, option, now).length;
+  const joins = joinsOf(study, option);
+  const known = new Set(now === null ? [] : joinsOf(study, now));
+  const newJoins = joins.filter((join) => !known.has(join)).length;
+  const unlearns = now !== null && digits > 0;
+  const effort = LEARNING.any + LEARNING.digit * digits + LEARNING.join * newJoins;
+  const days = digits === 0 ? 0 : Math.ceil(effort * (unlearns ? LEARNING.unlearning : 1));
+  const lastDay = concert === null ? null : dayAfter(concert, -days * LEARNING.margin);
+  return {
+    notes: asked.length,
+    digits,
+    joins: joins.length,
+    newJoins,
+    unlearns,
+    days,
+    lastDay,
+    tooLate: lastDay !== null && days > 0 && daysBetween(today, lastDay) < 0,
+  };
+}
+
+/** Each join by where it falls and how it is made. */
+function joinsOf(study: Study, fingering: Fingering): readonly string[] {
+  return positionsOf(study, fingering).flatMap(({ join, notes }) => (join ? [`${join.kind} ${notes[0]}`] : []));
+}
