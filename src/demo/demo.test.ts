@@ -11,14 +11,12 @@ describe("the short notation", () => {
   it("reads lengths, chords, rests, ties, accents and digits", () => {
     const [[first, chord, rest, tied]] = written("8. c#4=2 [e4 g4]' r 16t bb3~") as [[never, never, never, never]];
     expect(first).toMatchObject({
-      length: "3/4",
-      type: "eighth",
-      dotted: true,
+      length: { base: 8, dotted: true, tuplet: null },
       pitches: [{ step: "C", alter: 1, octave: 4, digit: "2" }],
     });
     expect(chord).toMatchObject({ accent: true, pitches: [{ step: "E" }, { step: "G" }] });
     expect(rest).toMatchObject({ pitches: [] });
-    expect(tied).toMatchObject({ length: "1/6", triplet: true, tied: true, pitches: [{ alter: -1 }] });
+    expect(tied).toMatchObject({ length: { base: 16, tuplet: [3, 2] }, tied: true, pitches: [{ alter: -1 }] });
   });
 
   it("names what it cannot read", () => {
@@ -37,7 +35,7 @@ describe("the short notation", () => {
       left: ["1 c3"],
     };
     expect(() => compose(piece)).toThrow("Short, bar 1, voice 1: 3 of 4 quarter notes.");
-    expect(() => compose({ ...piece, right: ["1 c4 | c4"] })).toThrow("1 bars of 2");
+    expect(() => compose({ ...piece, right: ["1 c4 | c4"] })).toThrow("bar 2, voice 5: 0 of 4 quarter notes");
   });
 
   it("prints an accidental where the bar or the key does not say it, and not again", () => {
