@@ -3,10 +3,12 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Db } from "@/db/client";
+import type { Day } from "@/core/time/days";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import { database } from "./connection";
 import { addTyped, TypedAsked } from "./editions";
+import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "./entries";
 import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./instruments";
 import { keepMeasurement, MeasurementAsked, RemovalAsked, removeMeasurement } from "./measuring";
 import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked, walkOption, WalkAsked } from "./options";
@@ -26,8 +28,17 @@ import type {
   TakenKept,
   VerdictData,
 } from "./types";
-import { chooseWishes, markShared, SharedMarkAsked, shareOut, TakenAsked, WishesAsked } from "./wishes";
-import { addVerdict, VerdictAsked } from "./verdicts";
+import {
+  chooseWishes,
+  markShared,
+  SharedMarkAsked,
+  retarget,
+  shareOut,
+  TakenAsked,
+  TempoAsked,
+  WishesAsked,
+} from "./wishes";
+import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts";
 
 /** Thin doors for the pages: each checks what it is given and hands it on. */
 
@@ -51,6 +62,22 @@ export async function walkEdits(asked: unknown): Promise<Answer<Kept>> {
 
 export async function decide(asked: unknown): Promise<Answer<readonly VerdictData[]>> {
   return checked(VerdictAsked, asked, addVerdict);
+}
+
+export async function practise(asked: unknown): Promise<Answer<readonly Day[]>> {
+  return checked(PracticeAsked, asked, markPractice);
+}
+
+export async function setTempo(asked: unknown): Promise<Answer<readonly OptionData[]>> {
+  return refreshed(await checked(TempoAsked, asked, retarget));
+}
+
+export async function keepEntered(asked: unknown): Promise<Answer<EntryKept>> {
+  return checked(EntryAsked, asked, keepEntry);
+}
+
+export async function openEntered(asked: unknown): Promise<Answer<{ passageId: string }>> {
+  return refreshed(await checked(OpenAsked, asked, openEntry));
 }
 
 export async function measure(asked: unknown): Promise<Answer<MeasurementData>> {

@@ -1,13 +1,26 @@
+import type { Fingering } from "@/core/fingering/fingering";
+import { notesInDoubt } from "@/core/fingering/in-doubt";
+import { studyOf } from "@/core/fingering/study-data";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import { handOf, type HandsTaken } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
-import { fingeringById } from "@/db/queries/fingerings";
+import { fingeringById, type FingeringKept } from "@/db/queries/fingerings";
 import { passageById, remediesOf } from "@/db/queries/passages";
 import { pieceById } from "@/db/queries/pieces";
 import { passageFrom } from "@/formats/musicxml/passage";
 import { writeFile, writeFingering } from "@/formats/musicxml/write-fingering";
+import { passageData } from "./passages";
 import { scoreOf } from "./scores";
+
+/** The digits that a pianist would write; every other note is left without one. */
+async function digitsInDoubt(db: Db, { passageId, digits, pins }: FingeringKept): Promise<Fingering> {
+  const data = await passageData(db, passageId);
+  const written = data ? notesInDoubt(studyOf(data.study), digits, pins) : new Set();
+  return Object.fromEntries(
+    Object.entries(digits).map(([id, finger]) => [id, written.has(id as NoteId) ? finger : null]),
+  ) as Fingering;
+}
 
 /** A note tied on is marked on every head that it has. */
 function onEveryHead(notes: readonly Note[], remedies: NoteRemedies): NoteRemedies {
@@ -30,8 +43,16 @@ export interface Exported {
   readonly type: string;
 }
 
+/** Which digits are written: all of them, or those that a pianist would write; see core/fingering/in-doubt. */
+export const DIGITS_WRITTEN = ["all", "doubt"] as const;
+export type DigitsWritten = (typeof DIGITS_WRITTEN)[number];
+
 /** The file a piece came in, with an option's digits on the notes of its passage; null when there is no such option. */
-export async function exportOption(db: Db, fingeringId: string): Promise<Exported | null> {
+export async function exportOption(
+  db: Db,
+  fingeringId: string,
+  digits: DigitsWritten = "all",
+): Promise<Exported | null> {
   const option = await fingeringById(db, fingeringId);
   const passage = option && (await passageById(db, option.passageId));
   const piece = passage && (await pieceById(db, passage.pieceId));
@@ -41,7 +62,7 @@ export async function exportOption(db: Db, fingeringId: string): Promise<Exporte
   const music = { ...passageFrom(part, passage.fromBar, passage.toBar, passage.hands), remedies, taken: passage.taken };
   const hands = new Map(music.notes.map((note) => [note.id, handOf(note, music)]));
   const xml = writeFingering(score, part, {
-    fingering: option.digits,
+    fingering: digits === "all" ? option.digits : await digitsInDoubt(db, option),
     handOf: (note) => hands.get(note) ?? "right",
     remedies: onEveryHead(music.notes, { ...handsTaken(passage.taken), ...remedies }),
   });

@@ -32,7 +32,7 @@ export const EditAsked = z.object({
   id: z.uuid(),
   fingeringId: z.uuid(),
   onVersion: z.number().int().min(1),
-  kind: z.enum(["pin", "lift", "rule-out", "allow"]),
+  kind: z.enum(["pin", "lift", "rule-out", "allow", "pin-stretch", "clear-stretch"]),
   noteId: NoteName.transform((name) => name as NoteId),
   finger: Finger.nullable(),
   digits: Digits,

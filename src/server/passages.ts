@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { TEMPO_RANGE, type Hands } from "@/core/passage/passage";
+import type { Day } from "@/core/time/days";
 import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
-import { passageById, remediesOf, sharedMarks, verdictEvents } from "@/db/queries/passages";
+import { passageById, practiceDays, remediesOf, sharedMarks } from "@/db/queries/passages";
 import { pianistById, recitals } from "@/db/queries/pianists";
 import { pieceById } from "@/db/queries/pieces";
 import { passage } from "@/db/schema";
@@ -10,6 +11,8 @@ import { excerpt } from "@/formats/musicxml/excerpt";
 import { passageFrom } from "@/formats/musicxml/passage";
 import { handsGiven, instrumentsData, restsData } from "./hands";
 import { scoreOf } from "./scores";
+import { today } from "./today";
+import { verdictsData } from "./verdicts";
 import type { Answer, PassageData } from "./types";
 
 /** A new passage as asked for; bars by their place in the file. */
@@ -55,22 +58,23 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
   const piece = found && (await pieceById(db, found.pieceId));
   if (!found || !piece) return null;
   const { score, part } = scoreOf(piece);
-  const [hands, [instrument], options, verdicts, dates, remedies, rests, who, marked] = await Promise.all([
+  const [hands, [instrument], options, verdicts, dates, remedies, rests, who, marked, practised] = await Promise.all([
     handsGiven(db, piece.pianistId),
     instrumentsData(db, piece.pianistId),
     fingeringsOf(db, id),
-    verdictEvents(db, id),
+    verdictsData(db, id),
     recitals(db, piece.pianistId),
     remediesOf(db, id),
     restsData(db, piece.pianistId),
     pianistById(db, piece.pianistId),
     sharedMarks(db, id),
+    practiceDays(db, id),
   ]);
   const { tempo, touch, pedal, fromBar, toBar } = found;
   return {
     id,
     title: found.title,
-    piece: { id: piece.id, title: piece.title },
+    piece: { id: piece.id, title: piece.title, entered: piece.entry !== null },
     bars: { from: part.bars[fromBar - 1]!.number, to: part.bars[toBar - 1]!.number },
     study: {
       passage: { ...passageFrom(part, fromBar, toBar, found.hands), remedies, taken: found.taken },
@@ -80,13 +84,9 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
     },
     music: excerpt(score, part, fromBar, toBar),
     options,
-    verdicts: verdicts.map(({ kind, fingeringId, reason, author, at }) => ({
-      kind,
-      fingeringId,
-      reason,
-      author,
-      at: at.toISOString(),
-    })),
+    verdicts,
+    practised: practised as readonly Day[],
+    today: today(),
     recital: dates.find((r) => r.id === piece.recitalId) ?? null,
     rests,
     allows: who!.allows,

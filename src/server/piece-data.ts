@@ -25,6 +25,7 @@ export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
     id,
     title: piece.title,
     fileName: piece.fileName,
+    entered: piece.entry !== null,
     staves: part.staves,
     tempo: part.tempo,
     bars: part.bars.map((bar) => bar.number),

@@ -1,6 +1,9 @@
 import type { RuledOut } from "@/core/fingering/conditions";
 import type { LeaningId } from "@/core/fingering/leanings";
 import type { FingeringWishes } from "@/core/fingering/wishes";
+import type { Day } from "@/core/time/days";
+import type { Entry } from "@/core/entry/entry";
+import type { Standing, VerdictEvent } from "@/core/verdict/standing";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
@@ -23,13 +26,14 @@ export interface OptionData {
   readonly digits: Fingering;
   readonly pins: Pins;
   readonly ruledOut: RuledOut;
+  /** Its digits when it was made. */
+  readonly first: Fingering;
   readonly undoable: number;
   readonly redoable: number;
 }
 
-export interface VerdictData {
-  readonly kind: "taken" | "reopened";
-  readonly fingeringId: string | null;
+/** An event of core/verdict with its words. */
+export interface VerdictData extends VerdictEvent {
   readonly reason: string;
   readonly author: string;
   /** ISO date and time. */
@@ -39,7 +43,7 @@ export interface VerdictData {
 export interface PassageData {
   readonly id: string;
   readonly title: string;
-  readonly piece: { readonly id: string; readonly title: string };
+  readonly piece: { readonly id: string; readonly title: string; readonly entered: boolean };
   /** As numbered on paper. */
   readonly bars: { readonly from: string; readonly to: string };
   readonly study: StudyData;
@@ -47,6 +51,10 @@ export interface PassageData {
   readonly music: string;
   readonly options: readonly OptionData[];
   readonly verdicts: readonly VerdictData[];
+  /** Days on which it was practised, oldest first. */
+  readonly practised: readonly Day[];
+  /** The day it is where the server is. */
+  readonly today: Day;
   readonly recital: { readonly title: string; readonly heldOn: string } | null;
   readonly rests: readonly RestData[];
   readonly allows: Allowances;
@@ -77,6 +85,8 @@ export interface PieceData {
   readonly id: string;
   readonly title: string;
   readonly fileName: string | null;
+  /** Whether it was entered step by step, and can be edited on. */
+  readonly entered: boolean;
   readonly staves: number;
   readonly tempo: number | null;
   /** Numbers on paper, in order. */
@@ -131,4 +141,21 @@ export interface HandsData {
   readonly allows: Allowances;
   /** ISO date of today where the server is. */
   readonly today: string;
+}
+
+/** What wants something of the player now. */
+export interface DueData {
+  readonly passageId: string;
+  readonly title: string;
+  readonly piece: string;
+  readonly standing: Exclude<Standing, { readonly state: "open" }>;
+  /** Letter of the option taken. */
+  readonly option: string | null;
+}
+
+/** A piece that was entered step by step, as it can be edited on. */
+export interface EntryData {
+  readonly pieceId: string;
+  readonly entry: Entry;
+  readonly passageId: string | null;
 }

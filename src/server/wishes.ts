@@ -9,10 +9,11 @@ import { keepsTo } from "@/core/fingering/keeps-to";
 import type { FingeringWishes } from "@/core/fingering/wishes";
 import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
 import { studyOf } from "@/core/fingering/study-data";
-import type { HandsTaken } from "@/core/passage/passage";
+import type { NoteId } from "@/core/passage/note";
+import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
 import { fingeringsOf, rework } from "@/db/queries/fingerings";
-import { keepSharedMark, keepTaken, keepWishes, passageById } from "@/db/queries/passages";
+import { keepSharedMark, keepTaken, keepTempo, keepWishes, passageById } from "@/db/queries/passages";
 import { NoteName } from "./options";
 import { passageData } from "./passages";
 import { reworkOptions } from "./rework";
@@ -20,10 +21,16 @@ import type { Answer, OptionData, PassageData, TakenKept } from "./types";
 
 const GONE = { ok: false, message: "This passage is not there any more." } as const;
 
+const NoteNamed = NoteName.transform((name) => name as NoteId);
+
 export const WishesAsked = z.object({
   passageId: z.uuid(),
   wishes: z.object({
     tying: z.enum(TYING),
+    ties: z
+      .array(z.object({ notes: z.array(NoteNamed).max(400), returns: z.array(z.array(NoteNamed.nullable())).max(100) }))
+      .max(100)
+      .default([]),
     noThumbOnBlack: z.boolean(),
     noFourthAndFifth: z.boolean(),
     sharing: z.object({ allowed: z.enum(ALLOWED), easier: z.enum(EASIER), crossing: z.boolean() }),
@@ -33,7 +40,7 @@ export const WishesAsked = z.object({
 /** Keeps what is asked of every fingering; where it bears on them, those that the engine made are worked out anew. */
 export async function chooseWishes(
   db: Db,
-  { passageId, wishes }: z.infer<typeof WishesAsked>,
+  { passageId, wishes }: { readonly passageId: string; readonly wishes: FingeringWishes },
 ): Promise<Answer<readonly OptionData[]>> {
   const data = await passageData(db, passageId);
   if (!data) return GONE;
@@ -63,6 +70,7 @@ async function workOutSolved(db: Db, { study: given, options, wishes }: PassageD
 
 /** Whether what has changed is asked of fingerings, not of the sharing out. */
 function bearsOn(before: FingeringWishes, after: FingeringWishes): boolean {
+  if (JSON.stringify(before.ties ?? []) !== JSON.stringify(after.ties ?? [])) return true;
   return (["tying", "noThumbOnBlack", "noFourthAndFifth"] as const).some((name) => before[name] !== after[name]);
 }
 
@@ -96,4 +104,25 @@ export async function markShared(
   if (!(await passageById(db, passageId))) return GONE;
   await keepSharedMark(db, passageId, noteId, marked);
   return { ok: true, value: null };
+}
+
+export const TempoAsked = z.object({
+  passageId: z.uuid(),
+  tempo: z
+    .number({ error: "Say the tempo as a number." })
+    .min(TEMPO_RANGE[0], `The tempo is at least ${TEMPO_RANGE[0]} quarter notes a minute.`)
+    .max(TEMPO_RANGE[1], `The tempo is at most ${TEMPO_RANGE[1]} quarter notes a minute.`),
+});
+
+/** Gives a passage another target tempo; the fingerings that the engine made are worked out anew for it. */
+export async function retarget(
+  db: Db,
+  { passageId, tempo }: z.infer<typeof TempoAsked>,
+): Promise<Answer<readonly OptionData[]>> {
+  if (!(await passageById(db, passageId))) return GONE;
+  await keepTempo(db, passageId, tempo);
+  const data = await passageData(db, passageId);
+  if (!data) return GONE;
+  await workOutSolved(db, data);
+  return { ok: true, value: await fingeringsOf(db, passageId) };
 }

@@ -8,6 +8,8 @@ import { migrateToNewest } from "@/db/migrate";
 import { USUAL_WISHES } from "@/core/fingering/wishes";
 import { fingeringsOf } from "@/db/queries/fingerings";
 import { passageById } from "@/db/queries/passages";
+import { pieceById } from "@/db/queries/pieces";
+import { verdictsData } from "@/server/verdicts";
 import { measurements, instruments } from "@/db/queries/pianists";
 
 const MIGRATIONS = join(process.cwd(), "src/db/migrations");
@@ -79,6 +81,44 @@ describe("migrations", () => {
         { name: "A", leaning: "balanced", author: null, ruledOut: {}, pins: { "b1-s1-v1-n1": 2 } },
       ]);
       expect(await passageById(db, id)).toMatchObject({ wishes: USUAL_WISHES, taken: {} });
+    } finally {
+      rmSync(before, { recursive: true });
+      await drop();
+    }
+  });
+
+  it("bring verdicts and edits from before deadlines and stretches along as they were", async () => {
+    const { db, drop } = await emptyDatabase();
+    const before = migrationsUpTo(3);
+    const id = "00000000-0000-4000-8000-000000000001";
+    try {
+      await migrate(db, { migrationsFolder: before });
+      await db.execute(sql`insert into pianist (id, name) values (${id}, 'Orla Venn')`);
+      await db.execute(sql`
+        insert into piece (id, pianist_id, title, source_kind, file_name, source, part_id)
+        values (${id}, ${id}, 'Older', 'file', 'older.musicxml', decode('00', 'hex'), 'P1')`);
+      await db.execute(sql`
+        insert into passage (id, piece_id, title, from_bar, to_bar, hands, tempo)
+        values (${id}, ${id}, 'A spot', 1, 2, 'right', 90)`);
+      await db.execute(sql`
+        insert into fingering (id, passage_id, name, origin, version) values (${id}, ${id}, 'A', 'solved', 2)`);
+      await db.execute(sql`
+        insert into fingering_version (fingering_id, version, digits, pins) values
+        (${id}, 1, '{"b1-s1-v1-n1": 2}', '{}'), (${id}, 2, '{"b1-s1-v1-n1": 3}', '{"b1-s1-v1-n1": 3}')`);
+      await db.execute(sql`
+        insert into edit (id, fingering_id, "order", kind, note_id, finger, before, after)
+        values (${id}, ${id}, 1, 'pin', 'b1-s1-v1-n1', 3, 1, 2)`);
+      await db.execute(sql`
+        insert into verdict_event (id, passage_id, kind, fingering_id, reason, author)
+        values (${id}, ${id}, 'taken', ${id}, 'It lies closer.', 'O. V.')`);
+      await migrateToNewest(db);
+      expect(await fingeringsOf(db, id)).toMatchObject([
+        { digits: { "b1-s1-v1-n1": 3 }, first: { "b1-s1-v1-n1": 2 }, undoable: 1 },
+      ]);
+      expect(await verdictsData(db, id)).toMatchObject([
+        { kind: "taken", fingeringId: id, reason: "It lies closer.", decideOn: null, reviewAfter: null },
+      ]);
+      expect((await pieceById(db, id))!.entry).toBeNull();
     } finally {
       rmSync(before, { recursive: true });
       await drop();

@@ -127,6 +127,8 @@ describe("passages and verdicts", () => {
       fingeringId: option.id,
       reason: "lies closer",
       author: "M",
+      decideOn: null,
+      reviewAfter: null,
     } as const;
     await addVerdict(db, verdict);
     const again = await addVerdict(db, verdict);
@@ -139,6 +141,8 @@ describe("passages and verdicts", () => {
       fingeringId: null,
       reason: "",
       author: "M",
+      decideOn: null,
+      reviewAfter: null,
     });
     expect((await passageData(db, first!.id))!.verdicts.map((v) => v.kind)).toEqual(["taken", "reopened"]);
     expect(VerdictAsked.safeParse({ ...verdict, reason: " " }).success).toBe(false);

@@ -26,6 +26,7 @@ function option(name: string, digits: string, more: Partial<OptionData> = {}): O
     digits: fingering,
     pins: {},
     ruledOut: {},
+    first: fingering,
     undoable: 0,
     redoable: 0,
     ...more,

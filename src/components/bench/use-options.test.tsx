@@ -36,6 +36,7 @@ const option: OptionData = {
   digits: digits(1, 2),
   pins: {},
   ruledOut: {},
+  first: digits(1, 2),
   undoable: 0,
   redoable: 0,
 };

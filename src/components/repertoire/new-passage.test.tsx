@@ -13,6 +13,7 @@ const piece: PieceData = {
   id: "piece",
   title: "Made up",
   fileName: "made-up.xml",
+  entered: false,
   staves: 2,
   tempo: 72,
   bars: ["1", "2", "3"],

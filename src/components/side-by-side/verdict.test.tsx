@@ -1,6 +1,7 @@
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { judge } from "@/core/fingering/study";
+import { day } from "@/core/time/days";
 import type { OptionData, PassageData, VerdictData } from "@/server/types";
 import { fingered, studyOfKeys } from "../../../tests/support/studies";
 
@@ -15,6 +16,9 @@ const taken: VerdictData = {
   fingeringId: "b",
   reason: "It stays clear at speed.",
   author: "M. T.",
+  decideOn: null,
+  reviewAfter: null,
+  on: day("2026-11-20"),
   at: "2026-11-20T10:00:00.000Z",
 };
 const data = {

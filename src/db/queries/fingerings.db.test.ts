@@ -7,7 +7,7 @@ import { importPiece } from "@/server/pieces";
 import { addPassage } from "@/server/passages";
 import { player } from "@/server/player";
 import type { Db } from "../client";
-import { edit, fingeringVersion, noteMark, piece, tiedFigure, tiedFigurePlace } from "../schema";
+import { edit, fingeringVersion, noteMark, piece } from "../schema";
 import { addFingerings, fingeringById, keepEdit, walk, type FingeringKept } from "./fingerings";
 
 const N1 = "b1-s1-v1-n1" as NoteId;
@@ -178,15 +178,10 @@ describe("what the database itself refuses", () => {
     ).toBe("piece_source");
   });
 
-  it("marks on what is no note, and tied figures without notes", async () => {
+  it("marks on what is no note", async () => {
     expect(await refused(db.insert(noteMark).values({ passageId, noteId: "third from the left", kind: "tune" }))).toBe(
       "note_mark_note",
     );
     await db.insert(noteMark).values({ passageId, noteId: N1, kind: "tune" });
-    const [figure] = await db.insert(tiedFigure).values({ pieceId, name: "turn" }).returning();
-    expect(await refused(db.insert(tiedFigurePlace).values({ figureId: figure!.id, place: 0, notes: [] }))).toBe(
-      "tied_figure_place_notes",
-    );
-    await db.insert(tiedFigurePlace).values({ figureId: figure!.id, place: 0, notes: [N1, N2] });
   });
 });

@@ -19,6 +19,8 @@ export interface FingeringKept {
   readonly digits: Fingering;
   readonly pins: Pins;
   readonly ruledOut: RuledOut;
+  /** Its digits when it was made. */
+  readonly first: Fingering;
   /** How many edits can be undone and redone from here. */
   readonly undoable: number;
   readonly redoable: number;
@@ -56,6 +58,15 @@ export async function fingeringsOf(db: Db | Tx, passageId: string): Promise<read
   return Promise.all(rows.map(async ({ id }) => (await fingeringById(db, id))!));
 }
 
+/** The letters of a passage's options by their ids. */
+export async function fingeringNames(db: Db | Tx, passageId: string): Promise<ReadonlyMap<string, string>> {
+  const rows = await db
+    .select({ id: fingering.id, name: fingering.name })
+    .from(fingering)
+    .where(eq(fingering.passageId, passageId));
+  return new Map(rows.map(({ id, name }) => [id, name]));
+}
+
 export async function fingeringById(db: Db | Tx, id: string): Promise<FingeringKept | null> {
   const [found] = await db
     .select()
@@ -73,6 +84,10 @@ export async function fingeringById(db: Db | Tx, id: string): Promise<FingeringK
     })
     .from(edit)
     .where(eq(edit.fingeringId, id));
+  const [made] = await db
+    .select({ digits: fingeringVersion.digits })
+    .from(fingeringVersion)
+    .where(and(eq(fingeringVersion.fingeringId, id), eq(fingeringVersion.version, 1)));
   const { passageId, name, origin, leaning, author, version } = found.fingering;
   const { digits, pins, ruledOut } = found.fingering_version;
   return {
@@ -86,6 +101,7 @@ export async function fingeringById(db: Db | Tx, id: string): Promise<FingeringK
     digits,
     pins,
     ruledOut,
+    first: made?.digits ?? digits,
     undoable: counts?.undoable ?? 0,
     redoable: counts?.redoable ?? 0,
   };
@@ -144,6 +160,32 @@ export async function rework(db: Db, fingeringId: string, digits: Fingering): Pr
     const now = await locked(tx, fingeringId);
     if (now) await newVersion(tx, now, { ...now, digits });
   });
+}
+
+/**
+ * Gives the notes of all versions' newest state other names after the music itself has changed, outside the edit log;
+ * earlier edits can no longer be walked back to, for they speak of notes that are not there any more.
+ */
+export async function renameNotes(
+  tx: Db | Tx,
+  fingeringId: string,
+  rename: (note: NoteId) => NoteId | undefined,
+): Promise<void> {
+  const now = await locked(tx as Tx, fingeringId);
+  if (!now) return;
+  const renamed = <T>(given: Readonly<Record<NoteId, T>>): Readonly<Record<NoteId, T>> =>
+    Object.fromEntries(
+      (Object.entries(given) as [NoteId, T][]).flatMap(([id, value]) => {
+        const to = rename(id);
+        return to === undefined ? [] : [[to, value]];
+      }),
+    );
+  const { digits, pins, ruledOut } = now;
+  await newVersion(tx as Tx, now, { digits: renamed(digits), pins: renamed(pins), ruledOut: renamed(ruledOut) });
+  await tx
+    .update(edit)
+    .set({ state: "set-aside" })
+    .where(and(eq(edit.fingeringId, fingeringId), inArray(edit.state, ["applied", "undone"])));
 }
 
 /** Goes back before the newest applied edit, or forward over the oldest undone one; does nothing when there is none. */

@@ -4,7 +4,7 @@ import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { Db } from "../client";
-import { noteMark, passage, verdictEvent } from "../schema";
+import { noteMark, passage, practiceDay, verdictEvent } from "../schema";
 
 export async function passageById(db: Db, id: string): Promise<typeof passage.$inferSelect | null> {
   const [found] = await db.select().from(passage).where(eq(passage.id, id));
@@ -61,4 +61,61 @@ export async function keepTaken(db: Db, passageId: string, taken: HandsTaken): P
 /** What was decided, oldest first. */
 export async function verdictEvents(db: Db, passageId: string): Promise<(typeof verdictEvent.$inferSelect)[]> {
   return db.select().from(verdictEvent).where(eq(verdictEvent.passageId, passageId)).orderBy(asc(verdictEvent.at));
+}
+
+/** The days on which a passage was practised, oldest first. */
+export async function practiceDays(db: Db, passageId: string): Promise<readonly string[]> {
+  const rows = await db
+    .select({ day: practiceDay.day })
+    .from(practiceDay)
+    .where(eq(practiceDay.passageId, passageId))
+    .orderBy(asc(practiceDay.day));
+  return rows.map((row) => row.day);
+}
+
+/** Marks a day as one of practice, or takes the mark away. */
+export async function keepPracticeDay(db: Db, passageId: string, day: string, practised: boolean): Promise<void> {
+  if (practised) await db.insert(practiceDay).values({ passageId, day }).onConflictDoNothing();
+  else await db.delete(practiceDay).where(and(eq(practiceDay.passageId, passageId), eq(practiceDay.day, day)));
+}
+
+export async function keepTempo(db: Db, passageId: string, tempo: number): Promise<void> {
+  await db.update(passage).set({ tempo }).where(eq(passage.id, passageId));
+}
+
+/** Everything of a passage that speaks of notes takes on their new names; what speaks of notes that are gone goes too. */
+export async function renameMarks(
+  db: Db,
+  passageId: string,
+  rename: (note: NoteId) => NoteId | undefined,
+): Promise<void> {
+  const found = await passageById(db, passageId);
+  if (!found) return;
+  const taken = Object.fromEntries(
+    (Object.entries(found.taken) as [NoteId, HandsTaken[NoteId]][]).flatMap(([id, side]) => {
+      const to = rename(id);
+      return to === undefined ? [] : [[to, side]];
+    }),
+  ) as HandsTaken;
+  const ties = (found.wishes.ties ?? []).flatMap(({ notes, returns }) => {
+    const renamed = notes.map(rename);
+    if (renamed.some((id) => id === undefined)) return [];
+    return [
+      {
+        notes: renamed as NoteId[],
+        returns: returns.map((r) => r.map((id) => (id === null ? null : (rename(id) ?? null)))),
+      },
+    ];
+  });
+  await db
+    .update(passage)
+    .set({ taken, wishes: { ...found.wishes, ties } })
+    .where(eq(passage.id, passageId));
+  const marks = await db.select().from(noteMark).where(eq(noteMark.passageId, passageId));
+  await db.delete(noteMark).where(eq(noteMark.passageId, passageId));
+  const renamed = marks.flatMap((mark) => {
+    const to = rename(mark.noteId as NoteId);
+    return to === undefined ? [] : [{ ...mark, noteId: to as string }];
+  });
+  if (renamed.length > 0) await db.insert(noteMark).values(renamed).onConflictDoNothing();
 }

@@ -40,3 +40,8 @@ export async function pieceById(db: Db, id: string): Promise<typeof piece.$infer
   const [found] = await db.select().from(piece).where(eq(piece.id, id));
   return found ?? null;
 }
+
+/** The passages of a piece, oldest first. */
+export async function passagesOf(db: Db, pieceId: string): Promise<readonly (typeof passage.$inferSelect)[]> {
+  return db.select().from(passage).where(eq(passage.pieceId, pieceId)).orderBy(asc(passage.createdAt));
+}

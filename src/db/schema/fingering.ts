@@ -75,7 +75,7 @@ export const fingeringVersion = pgTable(
   ],
 );
 
-export const editKind = pgEnum("edit_kind", ["pin", "lift", "rule-out", "allow"]);
+export const editKind = pgEnum("edit_kind", ["pin", "lift", "rule-out", "allow", "pin-stretch", "clear-stretch"]);
 /** An edit undone and then written over by another is set aside, never deleted. */
 export const editState = pgEnum("edit_state", ["applied", "undone", "set-aside"]);
 
@@ -90,6 +90,7 @@ export const edit = pgTable(
       .references(() => fingering.id, { onDelete: "cascade" }),
     order: integer().notNull(),
     kind: editKind().notNull(),
+    /** The note, or the first of a stretch. */
     noteId: text().notNull(),
     finger: smallint(),
     before: integer().notNull(),
@@ -101,7 +102,7 @@ export const edit = pgTable(
     unique("edit_order").on(t.fingeringId, t.order),
     check(
       "edit_finger",
-      sql`(${t.kind} <> 'lift') = (${t.finger} is not null) and (${t.finger} is null or ${t.finger} between 1 and 5)`,
+      sql`(${t.kind}::text in ('pin', 'rule-out', 'allow')) = (${t.finger} is not null) and (${t.finger} is null or ${t.finger} between 1 and 5)`,
     ),
     foreignKey({
       name: "edit_before",

@@ -1,0 +1,110 @@
+import { randomUUID } from "node:crypto";
+import { drain } from "@/core/drain";
+import { findingFirstOptions } from "@/core/fingering/first-options";
+import { notesInDoubt } from "@/core/fingering/in-doubt";
+import { studyOf } from "@/core/fingering/study-data";
+import { dayAfter } from "@/core/time/days";
+import type { Db } from "@/db/client";
+import { piecesWithPassages } from "@/db/queries/pieces";
+import { dueIn } from "@/server/due";
+import { exportOption } from "@/server/export";
+import { addFirstOptions } from "@/server/options";
+import { addPassage, passageData } from "@/server/passages";
+import { importPiece } from "@/server/pieces";
+import { player } from "@/server/player";
+import { today } from "@/server/today";
+import { addVerdict, markPractice, VerdictAsked } from "@/server/verdicts";
+import { retarget } from "@/server/wishes";
+import { freshDatabase } from "../support/database";
+import { bytes, noteXml, scoreXml } from "../support/musicxml";
+
+let db: Db;
+let drop: () => Promise<void>;
+let passageId: string;
+let pianistId: string;
+
+const SCALE = ["C4", "D4", "E4", "F4", "G4", "A4", "B4", "C5"];
+
+beforeAll(async () => {
+  ({ db, drop } = await freshDatabase());
+  ({ id: pianistId } = await player(db));
+  const text = scoreXml([SCALE.map((p) => noteXml(p, { length: 6 })).join("")]);
+  const piece = await importPiece(db, pianistId, { name: "a-scale.musicxml", bytes: bytes(text) });
+  if (!piece.ok) throw new Error(piece.message);
+  const made = await addPassage(db, {
+    pieceId: piece.value.pieceId,
+    title: "Up",
+    fromBar: 1,
+    toBar: 1,
+    hands: "right",
+    tempo: 90,
+    touch: "legato",
+    pedal: false,
+  });
+  if (!made.ok) throw new Error(made.message);
+  passageId = made.value.passageId;
+  const first = drain(findingFirstOptions(studyOf((await data()).study)));
+  await addFirstOptions(db, {
+    passageId,
+    options: first.map(({ fingering, ...option }) => ({ ...option, digits: fingering })) as never,
+  });
+});
+afterAll(() => drop());
+
+const data = async () => (await passageData(db, passageId))!;
+const due = async () => dueIn(db, await piecesWithPassages(db, pianistId));
+const said = (more: object) =>
+  VerdictAsked.parse({ id: randomUUID(), passageId, fingeringId: null, reason: "", author: "O. V.", ...more });
+
+describe("choosing", () => {
+  it("is due while undecided, then after so many practice days, until it is reviewed", async () => {
+    expect(await due()).toEqual([]);
+    await addVerdict(db, said({ kind: "undecided", decideOn: dayAfter(today(), 3) }));
+    expect(await due()).toMatchObject([{ title: "Up", standing: { state: "undecided", daysLeft: 3 } }]);
+    const fingeringId = (await data()).options[0]!.id;
+    await addVerdict(db, said({ kind: "taken", fingeringId, reason: "It lies closer.", reviewAfter: 2 }));
+    expect(await due()).toEqual([]);
+    await markPractice(db, { passageId, day: today(), practised: true });
+    await markPractice(db, { passageId, day: today(), practised: true });
+    expect(await due()).toEqual([]);
+    await markPractice(db, { passageId, day: dayAfter(today(), 1), practised: true });
+    expect(await due()).toMatchObject([{ option: "A", standing: { state: "taken", reviewIn: 0, practised: 2 } }]);
+    await addVerdict(db, said({ kind: "reviewed", reason: "Steadier." }));
+    expect(await due()).toEqual([]);
+    const { verdicts, practised } = await data();
+    expect(verdicts.map((v) => v.kind)).toEqual(["undecided", "taken", "reviewed"]);
+    expect(practised).toHaveLength(2);
+    const after = await markPractice(db, { passageId, day: today(), practised: false });
+    expect(after).toEqual({ ok: true, value: [dayAfter(today(), 1)] });
+  });
+
+  it("refuses a deadline without a day and a review after no day, in a sentence", () => {
+    const wrong = (more: object) =>
+      VerdictAsked.safeParse({ id: randomUUID(), passageId, fingeringId: null, reason: "", author: "O. V.", ...more })
+        .error!.issues[0]!.message;
+    expect(wrong({ kind: "undecided" })).toBe("Choose the day by which to decide.");
+    expect(wrong({ kind: "reviewed", reviewAfter: 0 })).toContain("one practice day at least");
+    expect(wrong({ kind: "undecided", decideOn: "2026-02-31" })).toBe("This is not a day.");
+  });
+
+  it("works the engine's options out anew for another target tempo, and leaves pins alone", async () => {
+    const before = await data();
+    const answer = await retarget(db, { passageId, tempo: 140 });
+    expect(answer).toMatchObject({ ok: true });
+    const after = await data();
+    expect(after.study.manner.tempo).toBe(140);
+    expect(after.options.map((o) => [o.name, o.pins])).toEqual(before.options.map((o) => [o.name, o.pins]));
+    expect(after.options[0]!.version).toBeGreaterThan(before.options[0]!.version);
+  });
+
+  it("exports all digits, or only those in doubt", async () => {
+    const { options, study } = await data();
+    const option = options[0]!;
+    const digits = async (which: "all" | "doubt") =>
+      new TextDecoder().decode((await exportOption(db, option.id, which))!.bytes).match(/<fingering/g)?.length ?? 0;
+    expect(await digits("all")).toBe(SCALE.length);
+    const doubtful = notesInDoubt(studyOf(study), option.digits, option.pins).size;
+    expect(doubtful).toBeLessThan(SCALE.length);
+    expect(await digits("doubt")).toBe(doubtful);
+  });
+});
