@@ -7,7 +7,7 @@ import type { Day } from "@/core/time/days";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import { database } from "./connection";
-import { addTyped, TypedAsked } from "./editions";
+import { addFound, addTyped, FoundAsked, TypedAsked } from "./editions";
 import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "./entries";
 import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./instruments";
 import { keepMeasurement, MeasurementAsked, RemovalAsked, removeMeasurement } from "./measuring";
@@ -126,6 +126,10 @@ export async function allowOtherHand(asked: unknown): Promise<Answer<null>> {
 
 export async function newTyped(asked: unknown): Promise<Answer<readonly OptionData[]>> {
   return refreshed(await checked(TypedAsked, asked, addTyped));
+}
+
+export async function keepFound(asked: unknown): Promise<Answer<readonly OptionData[]>> {
+  return checked(FoundAsked, asked, addFound);
 }
 
 export async function workOutAnew(asked: unknown): Promise<Answer<readonly OptionData[]>> {

@@ -16,6 +16,7 @@ import { wording } from "@/formats/issue";
 import { readScore } from "@/formats/musicxml/open";
 import { passageFrom } from "@/formats/musicxml/passage";
 import { pianoPart } from "@/formats/musicxml/score";
+import { Digits } from "./options";
 import { passageData } from "./passages";
 import type { Answer, OptionData, PassageData } from "./types";
 
@@ -34,6 +35,25 @@ export async function addTyped(
 ): Promise<Answer<readonly OptionData[]>> {
   const data = await passageData(db, passageId);
   return data ? added(db, data, "typed", author || null, {}) : GONE;
+}
+
+export const FoundAsked = z.object({
+  passageId: z.uuid(),
+  /** Where it was found, in a few words. */
+  found: z.string().trim().min(1).max(80),
+  digits: Digits,
+});
+
+/** Keeps a fingering that the engine has found beside the options, with its digits as they are. */
+export async function addFound(
+  db: Db,
+  { passageId, found, digits }: z.infer<typeof FoundAsked>,
+): Promise<Answer<readonly OptionData[]>> {
+  const data = await passageData(db, passageId);
+  if (!data) return GONE;
+  const name = await freeName(db, passageId);
+  const option = { name, origin: "solved", leaning: "balanced", author: found, digits, pins: {} } as const;
+  return { ok: true, value: await addFingerings(db, passageId, [option]) };
 }
 
 export interface Edition {
@@ -92,9 +112,21 @@ async function added(
   const study = studyOf(data.study);
   const conditions = optionConditions(study, balanced, data.wishes, { pins, ruledOut: {} });
   const [digits] = drain(fingering(latticesOf(study), conditions, 1));
-  const taken = new Set((await fingeringsOf(db, data.id)).map((o) => o.name));
+  const option = {
+    name: await freeName(db, data.id),
+    origin,
+    leaning: balanced.id as "balanced",
+    author,
+    digits: digits!,
+    pins,
+  };
+  return { ok: true, value: await addFingerings(db, data.id, [option]) };
+}
+
+/** The first letter that no option of a passage goes by. */
+async function freeName(db: Db, passageId: string): Promise<string> {
+  const taken = new Set((await fingeringsOf(db, passageId)).map((o) => o.name));
   let place = 0;
   while (taken.has(optionName(place))) place++;
-  const option = { name: optionName(place), origin, leaning: balanced.id as "balanced", author, digits: digits!, pins };
-  return { ok: true, value: await addFingerings(db, data.id, [option]) };
+  return optionName(place);
 }

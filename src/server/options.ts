@@ -9,7 +9,7 @@ import type { Answer, Kept, OptionData } from "./types";
 
 const Finger = z.literal([1, 2, 3, 4, 5]);
 export const NoteName = z.string().regex(/^b\d+-s\d+-v[A-Za-z0-9]+-n\d+$/, "This is not the name of a note.");
-const Digits = z.record(NoteName, Finger.nullable()).transform((digits) => digits as Fingering);
+export const Digits = z.record(NoteName, Finger.nullable()).transform((digits) => digits as Fingering);
 const PinsGiven = z.record(NoteName, Finger).transform((pins) => pins as Pins);
 
 export const FirstOptionsAsked = z.object({

@@ -8,6 +8,7 @@ import { pianistById, recitals } from "@/db/queries/pianists";
 import { pieceById } from "@/db/queries/pieces";
 import { passage } from "@/db/schema";
 import { excerpt } from "@/formats/musicxml/excerpt";
+import { meterOf } from "@/formats/musicxml/meter";
 import { passageFrom } from "@/formats/musicxml/passage";
 import { handsGiven, instrumentsData, restsData } from "./hands";
 import { scoreOf } from "./scores";
@@ -82,6 +83,7 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
       octaveWidth: instrument!.octaveWidth,
       manner: { tempo, touch, pedal },
     },
+    meter: meterOf(part, fromBar),
     music: excerpt(score, part, fromBar, toBar),
     options,
     verdicts,

@@ -40,6 +40,13 @@ export interface VerdictData extends VerdictEvent {
   readonly at: string;
 }
 
+/** How a passage is counted, in quarter notes. */
+export interface Meter {
+  readonly bar: number;
+  /** From beat to beat: three eighths where eighths go in threes. */
+  readonly beat: number;
+}
+
 export interface PassageData {
   readonly id: string;
   readonly title: string;
@@ -47,6 +54,7 @@ export interface PassageData {
   /** As numbered on paper. */
   readonly bars: { readonly from: string; readonly to: string };
   readonly study: StudyData;
+  readonly meter: Meter;
   /** MusicXML of just these bars, for the engraver. */
   readonly music: string;
   readonly options: readonly OptionData[];

@@ -1,19 +1,33 @@
-/** Turns music into drawings. */
-export interface Engraver {
-  /**
-   * @param music MusicXML whose notes carry ids; the ids stand on the drawing's notes
-   * @param width px of a line
-   * @param scale percent of the engraver's usual size
-   * @returns one SVG a line of music
-   */
-  engrave(music: string, width: number, scale: number): Promise<readonly string[]>;
+/** What is to be engraved, and how large. */
+export interface EngravingAsked {
+  /** MusicXML whose notes carry ids; the ids stand on the drawing's notes. */
+  readonly music: string;
+  /** px of a line; null for one line as long as the music. */
+  readonly width: number | null;
+  /** Percent of the engraver's usual size. */
+  readonly scale: number;
+  /** How many digits may stand over one another beside a single note: room is left for them. */
+  readonly rows: number;
 }
 
+/** Turns music into drawings. */
+export interface Engraver {
+  /** @returns one SVG a line of music */
+  engrave(asked: EngravingAsked): Promise<readonly string[]>;
+}
+
+/** Told apart from drawings kept from before the options below last changed. */
+export const ENGRAVING_STYLE = "2";
+
+/** Engraver's units for a row of digits at its usual size. */
+const ROW = 34;
+
 /** One line a page, so that what belongs to a line can stand under it; room above and below for digits. */
-export function engraverOptions(width: number, scale: number): Readonly<Record<string, unknown>> {
+export function engraverOptions({ width, scale, rows }: EngravingAsked): Readonly<Record<string, unknown>> {
   return {
-    breaks: "auto",
-    pageWidth: Math.round((width * 100) / scale),
+    ...(width === null
+      ? { breaks: "none", pageWidth: 100_000, adjustPageWidth: true }
+      : { breaks: "auto", pageWidth: Math.round((width * 100) / scale), adjustPageWidth: false }),
     pageHeight: 200,
     adjustPageHeight: true,
     header: "none",
@@ -27,8 +41,8 @@ export function engraverOptions(width: number, scale: number): Readonly<Record<s
     spacingLinear: 0.3,
     spacingNonLinear: 0.55,
     minLastJustification: 0.5,
-    pageMarginTop: 100,
-    pageMarginBottom: 60,
+    pageMarginTop: 100 + ROW * (rows - 1),
+    pageMarginBottom: 60 + ROW * (rows - 1),
     pageMarginLeft: 30,
     pageMarginRight: 10,
   };

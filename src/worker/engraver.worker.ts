@@ -7,11 +7,11 @@ import { engraverOptions, type Engraver } from "./engraver";
 const ready = createModule().then((module) => new VerovioToolkit(module));
 
 const engraver: Engraver = {
-  async engrave(music, width, scale) {
+  async engrave(asked) {
     const toolkit = await ready;
-    toolkit.setOptions(engraverOptions(width, scale));
+    toolkit.setOptions(engraverOptions(asked));
     toolkit.resetXmlIdSeed(1);
-    if (!toolkit.loadData(music)) throw new Error("The music could not be engraved.");
+    if (!toolkit.loadData(asked.music)) throw new Error("The music could not be engraved.");
     return Array.from({ length: toolkit.getPageCount() }, (_, i) => toolkit.renderToSVG(i + 1));
   },
 };

@@ -1,7 +1,9 @@
 import { USUAL_WISHES } from "@/core/fingering/wishes";
 import { passageOfKeys } from "@/core/passage/of-keys";
-import type { StudyData } from "@/core/fingering/study-data";
 import type { Pins } from "@/core/fingering/fingering";
+import type { Fingering } from "@/core/fingering/fingering";
+import { judge } from "@/core/fingering/study";
+import { studyOf, type StudyData } from "@/core/fingering/study-data";
 import { fingeringService } from "./fingering-service";
 
 const short: StudyData = {
@@ -89,5 +91,31 @@ describe("the fingering service", () => {
     service.open({ ...short, passage: { ...short.passage, taken: { "b1-s1-v1-n1": "left" } as never } });
     const again = await service.share({ allowed: "none" }, () => undefined);
     expect(again).toMatchObject({ found: { taken: {}, brackets: [] } });
+  });
+
+  it("judges at another tempo, and of many tempi asked for at once works out only the last", async () => {
+    const service = slowService();
+    service.open(short);
+    const digits = { "b1-s1-v1-n1": 1, "b1-s1-v1-n2": 2, "b1-s1-v1-n3": 3 } as Fingering;
+    const [first, second, last] = await Promise.all([60, 90, 240].map((tempo) => service.atTempo(tempo, [digits])));
+    expect([first, second]).toEqual([{ stopped: true }, { stopped: true }]);
+    const study = studyOf(short);
+    const at = { ...study, manner: { ...study.manner, tempo: 240 } };
+    expect(last).toEqual({ stopped: false, found: [judge(at, digits)] });
+    const best = await service.bestAtTempo(240, USUAL_WISHES);
+    if (best.stopped) throw new Error("stopped");
+    expect(best.found.strain).toBeLessThanOrEqual(judge(at, digits).strain);
+  });
+
+  it("tells what would lower a place without stopping a search", async () => {
+    const service = slowService();
+    const { notes } = long.passage;
+    service.open({ ...long, passage: { ...long.passage, notes: notes.slice(0, 24) } });
+    const searching = service.around(NOTHING);
+    const digits = Object.fromEntries(notes.slice(0, 24).map((n) => [n.id, 1])) as Fingering;
+    const found = await service.lowering(NOTHING, digits, notes[3]!.id);
+    if (found.stopped) throw new Error("stopped");
+    expect(found.found.every(({ here }) => here < 0)).toBe(true);
+    expect(await searching).toMatchObject({ stopped: false });
   });
 });

@@ -18,7 +18,11 @@ import type { NoteId } from "@/core/passage/note";
 import type { Allowances } from "@/core/reach/allowances";
 import { remediesFor, type RemedyTried } from "@/core/reach/remedies-for";
 import { studyOf, type StudyData } from "@/core/fingering/study-data";
-import { fingering, latticesOf, solving, type Study } from "@/core/fingering/study";
+import { fingering, judge, latticesOf, solving, type Judged, type Study } from "@/core/fingering/study";
+import { loweringAt, type Lowering } from "@/core/fingering/lowering";
+import { sweeping, type Sweep } from "@/core/fingering/sweep";
+import { chosenFigure } from "@/core/figures/chosen";
+import { keepingPrices, type KeepingPrice } from "@/core/figures/keeping-price";
 
 /** The answer of a search: found, or stopped because a newer one was asked for. */
 export type Searched<T> = { readonly stopped: false; readonly found: T } | { readonly stopped: true };
@@ -36,6 +40,26 @@ export interface FingeringService {
   firstOptions(onProgress: (progress: Progress) => void): Promise<Searched<readonly FirstOption[]>>;
   /** The best fingering by a leaning that keeps to what an option and the passage ask. */
   around(asked: Around): Promise<Searched<Fingering>>;
+  /** What would lower the strain at a note of an option; see core/fingering/lowering. */
+  lowering(asked: Around, digits: Fingering, note: NoteId): Promise<Searched<readonly Lowering[]>>;
+  /** Fingerings judged at another tempo. Whatever tempo is asked for last stops what ran before. */
+  atTempo(tempo: number, digits: readonly Fingering[]): Promise<Searched<readonly Judged[]>>;
+  /** The best fingering at another tempo, by the balanced leaning, with its judgement there. */
+  bestAtTempo(tempo: number, wishes: FingeringWishes): Promise<Searched<Judged>>;
+  /**
+   * Strain of fingerings against tempo, at every whole tempo of a range; a newer question stops it, and leaveSweep.
+   * @param onProgress told the tempi done
+   */
+  sweep(
+    digits: readonly Fingering[],
+    range: readonly [number, number],
+    onProgress: (done: number) => void,
+  ): Promise<Searched<Sweep>>;
+  leaveSweep(): void;
+  /** What it costs that returns keep their figure's fingers, and that they do not. */
+  keepingPrices(digits: Fingering): Promise<readonly KeepingPrice[]>;
+  /** A stretch that the player has chosen, with the places that answer it. */
+  chosenFigure(notes: readonly NoteId[]): Promise<Figure | null>;
   /** The figures of the study that return. */
   figures(): Promise<readonly Figure[]>;
   /** What it costs that figures keep their fingers. */
@@ -85,6 +109,20 @@ function openedOn(study: Study): Opened {
   };
 }
 
+function playedAt(study: Study, tempo: number): Study {
+  return { ...study, manner: { ...study.manner, tempo } };
+}
+
+function* judging(study: Study, tempo: number, digits: readonly Fingering[]): Generator<void, readonly Judged[]> {
+  const at = playedAt(study, tempo);
+  const judged: Judged[] = [];
+  for (const each of digits) {
+    judged.push(judge(at, each));
+    yield;
+  }
+  return judged;
+}
+
 /** ms a search runs before it looks whether it is still wanted. */
 const STRETCH = 8;
 
@@ -94,6 +132,7 @@ const STRETCH = 8;
  */
 export function fingeringService(breathe: () => Promise<void>, clock: () => number): FingeringService {
   let newest = 0;
+  const tickets = new Map<string, number>();
   let opened: Opened | null = null;
   async function run<T>(steps: Generator<Progress, T>, onProgress: (progress: Progress) => void): Promise<Searched<T>> {
     const ticket = ++newest;
@@ -108,8 +147,29 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
       since = clock();
     }
   }
+  /** Runs beside what else is asked for; a newer question of the same kind stops it. */
+  async function latest<Step, T>(
+    kind: string,
+    steps: Generator<Step, T>,
+    onProgress: (step: Step) => void = () => undefined,
+  ): Promise<Searched<T>> {
+    const ticket = (tickets.get(kind) ?? 0) + 1;
+    tickets.set(kind, ticket);
+    // What was asked meanwhile is let in first, so that of many questions at once only the last is worked out.
+    await breathe();
+    let since = clock();
+    for (;;) {
+      if (tickets.get(kind) !== ticket) return { stopped: true };
+      const step = steps.next();
+      if (step.done) return { stopped: false, found: step.value };
+      if (clock() - since < STRETCH) continue;
+      onProgress(step.value);
+      await breathe();
+      since = clock();
+    }
+  }
   /** Runs beside what else is asked for, and stops nothing. */
-  async function aside<T>(steps: Generator<Progress, T>): Promise<T> {
+  async function aside<T>(steps: Generator<unknown, T>): Promise<T> {
     let since = clock();
     for (;;) {
       const step = steps.next();
@@ -136,6 +196,31 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
       const answer = await run(fingering(lattices, conditions, 1), () => undefined);
       return answer.stopped ? answer : { stopped: false, found: answer.found[0]! };
     },
+    async lowering({ leaning: id, wishes, ...asked }, digits, note) {
+      const { study: plain } = atHand();
+      const leaning = leaningById(id);
+      const { study, lattices } = atHand().by(leaning);
+      const conditions = optionConditions(study, leaning, wishes, asked);
+      return latest("lowering", loweringAt(plain, lattices, conditions, judge(plain, digits), note));
+    },
+    atTempo: (tempo, digits) => latest("tempo", judging(atHand().study, tempo, digits)),
+    async bestAtTempo(tempo, wishes) {
+      const leaning = leaningById("balanced");
+      const study = leaningStudy(playedAt(atHand().study, tempo), leaning);
+      const conditions = optionConditions(study, leaning, wishes, { pins: {}, ruledOut: {} });
+      const answer = await latest("best", fingering(latticesOf(study), conditions, 1));
+      return answer.stopped ? answer : { stopped: false, found: judge(study, answer.found[0]!) };
+    },
+    sweep: (digits, [low, high], onProgress) =>
+      latest("sweep", sweeping(atHand().study, digits, low, high), onProgress),
+    leaveSweep() {
+      tickets.set("sweep", (tickets.get("sweep") ?? 0) + 1);
+    },
+    keepingPrices(digits) {
+      const { study, figures, by } = atHand();
+      return aside(keepingPrices(study, by(leaningById("balanced")).lattices, figures(), digits));
+    },
+    chosenFigure: (notes) => Promise.resolve(chosenFigure(atHand().study, notes)),
     figures: () => Promise.resolve(atHand().figures()),
     tyingPrice: (tying) => aside(atHand().pricing(tying)),
     share: (wishes, onProgress) => run(sharing(asWritten(atHand().study), wishes), onProgress),

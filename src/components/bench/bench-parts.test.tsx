@@ -1,14 +1,16 @@
 import { render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { judge, notesAsked } from "@/core/fingering/study";
+import type { Lowering } from "@/core/fingering/lowering";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
 import { fingered, studyOfKeys } from "../../../tests/support/studies";
 import { Causes } from "./causes";
 import { FingerPad } from "./finger-pad";
-import { KeepingState } from "./keeping-state";
+import { KeepingState } from "../keeping/keeping-state";
 import { OptionCards, type OptionJudged } from "./option-cards";
 import { OutdatedDialog } from "./outdated-dialog";
+import type { CardMerits } from "./use-card-merits";
 import { WorkingOut } from "./working-out";
 
 const study = studyOfKeys([60, 62, 64, 65]);
@@ -37,15 +39,53 @@ function option(name: string, digits: string, more: Partial<OptionData> = {}): O
 const both = [option("A", "1231"), option("B", "1234", { origin: "printed" })];
 
 describe("the option cards", () => {
-  it("tell where each comes from, its strain and its peak, and which is taken", async () => {
-    const onChoose = jest.fn();
-    render(<OptionCards all={both} chosen="A" taken="id-B" peakPlace={() => "peak here"} onChoose={onChoose} />);
+  it("tell where each comes from, its strain and its moves, which is taken and which strains least", async () => {
+    const [onChoose, onPreview] = [jest.fn(), jest.fn()];
+    const merits: CardMerits = { widest: { amount: 71.4, where: null }, moves: 1, passes: 0, traps: 2 };
+    render(
+      <OptionCards
+        all={both}
+        chosen="A"
+        previewed={null}
+        taken="id-B"
+        merits={new Map([["id-A", merits]])}
+        least="B"
+        onPreview={onPreview}
+        onChoose={onChoose}
+      />,
+    );
     const cards = screen.getAllByRole("radio");
+    expect(cards[0]).toHaveTextContent("opens 71 mm, 1 move, no passes, 2 traps");
+    expect(within(cards[1]!).getByText("least")).toBeInTheDocument();
     expect(cards.map((c) => c.getAttribute("aria-checked"))).toEqual(["true", "false"]);
     expect(cards[1]).toHaveTextContent("as printed");
     expect(within(cards[1]!).getByText("taken")).toBeInTheDocument();
     expect(cards[0]).toHaveTextContent(both[0]!.judged.strain.toFixed(1));
     await userEvent.click(cards[1]!);
+    expect(onChoose).toHaveBeenCalledWith("B");
+  });
+
+  it("are looked at by pointing or by keyboard, and put in force only when chosen", async () => {
+    const [onChoose, onPreview] = [jest.fn(), jest.fn()];
+    render(
+      <OptionCards
+        all={both}
+        chosen="A"
+        previewed={null}
+        taken={null}
+        merits={new Map()}
+        least={null}
+        onPreview={onPreview}
+        onChoose={onChoose}
+      />,
+    );
+    await userEvent.hover(screen.getAllByRole("radio")[1]!);
+    expect(onPreview).toHaveBeenLastCalledWith("B");
+    await userEvent.tab();
+    await userEvent.keyboard("{ArrowDown}");
+    expect(screen.getAllByRole("radio")[1]).toHaveFocus();
+    expect(onChoose).not.toHaveBeenCalled();
+    await userEvent.keyboard("{Enter}");
     expect(onChoose).toHaveBeenCalledWith("B");
   });
 });
@@ -59,6 +99,19 @@ describe("the causes", () => {
     expect(lists[0]).toHaveTextContent("thumb under the middle finger");
     const strains = both[0]!.judged.notes[notes[3]!]!.causes.map((c) => c.strain);
     expect([...strains].sort((a, b) => b - a)).toEqual(strains);
+  });
+
+  it("say what would lower it, and pin that at once", async () => {
+    const onPin = jest.fn();
+    const way = { note: notes[3]!, finger: 4, here: -7.2, elsewhere: 1.3, gain: "the thumb need not pass", changes: 1 };
+    const before = { ...way, note: notes[2]!, finger: 2, here: -3, elsewhere: 0 };
+    const lowering = { option: "id-A", notes: study.passage.notes, found: [way, before] as Lowering[], onPin };
+    render(<Causes all={both} note={notes[3]!} title="" lowering={lowering} />);
+    const ways = within(screen.getByRole("list", { name: "What would lower it" })).getAllByRole("button");
+    expect(ways[0]).toHaveTextContent("with 4 here the thumb need not pass−7.2 (+1.3 elsewhere)");
+    expect(ways[1]).toHaveTextContent("with 2 at bar 1, beat 1½ the thumb need not pass−3.0");
+    await userEvent.click(ways[1]!);
+    expect(onPin).toHaveBeenCalledWith(notes[2], 2);
   });
 
   it("say when a note lies at ease, when it is pinned, and when none is chosen", () => {
@@ -131,6 +184,8 @@ describe("two versions of one option", () => {
   it("are both shown with their differences, and the player chooses", async () => {
     const theirs = option("A", "1234", { version: 7 }).option;
     const mine = {
+      id: "a change",
+      seen: 1,
       fingeringId: theirs.id,
       noteId: notes[1] as NoteId,
       finger: 3 as const,

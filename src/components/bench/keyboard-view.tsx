@@ -1,13 +1,13 @@
-import { useMemo } from "react";
-import { lyingAt, type Step } from "@/core/fingering/steps";
+import { memo, useMemo } from "react";
+import type { Step } from "@/core/fingering/steps";
 import type { Fingering } from "@/core/fingering/fingering";
 import type { Study } from "@/core/fingering/study";
-import { SIDES, type Finger, type Side } from "@/core/hand/finger";
 import { KEYBOARD } from "@/core/physics";
 import type { Pitch } from "@/core/keyboard/pitch";
 import { handOf, handsAsked } from "@/core/passage/passage";
-import { HandDrawing } from "../keyboard/hand-drawing";
 import { Keyboard } from "../keyboard/keyboard";
+import { MovingHands } from "./moving-hands";
+import { stillsOf } from "./stills";
 
 interface Props {
   readonly study: Study;
@@ -15,16 +15,18 @@ interface Props {
   readonly at: number;
   readonly fingering: Fingering;
   readonly label: string;
+  /** When each step is struck, and where playing stands, in quarter notes; null while nothing is played. */
+  readonly times: readonly number[];
+  readonly clock: (() => number | null) | null;
 }
 
 /** Keys shown at least, so that a narrow passage is not drawn larger than life. */
 const LEAST_KEYS = 30;
 
-/** The keyboard in millimetres with the hands as they lie at one step. */
-export function KeyboardView({ study, steps, at, fingering, label }: Props) {
-  const lying = useMemo(() => lyingAt(study, fingering), [study, fingering]);
+/** The keyboard in millimetres with the hands as they lie at one step, and faintly where they go next. */
+export const KeyboardView = memo(function KeyboardView({ study, steps, at, fingering, label, times, clock }: Props) {
+  const stills = useMemo(() => stillsOf(study, steps, fingering), [study, steps, fingering]);
   const [lowest, highest] = useMemo(() => keyRange(study), [study]);
-  const step = steps[at];
   return (
     <Keyboard
       instrument={study.instrument}
@@ -33,26 +35,12 @@ export function KeyboardView({ study, steps, at, fingering, label }: Props) {
       front={95}
       beside={0}
       label={label}
-      className="max-h-[min(16rem,34dvh)] w-full"
+      className="max-h-[min(15rem,32dvh)] w-full"
     >
-      {step &&
-        SIDES.map((side) => (
-          <HandDrawing
-            key={side}
-            hand={study.hands[side]}
-            contacts={lying[at]![side].contacts}
-            wrist={lying[at]![side].placement?.wrist}
-            striking={strikingOf(study, step, fingering, side)}
-          />
-        ))}
+      <MovingHands stills={stills} at={at} times={times} clock={clock} />
     </Keyboard>
   );
-}
-
-function strikingOf({ passage }: Study, step: Step, fingering: Fingering, side: Side): ReadonlySet<Finger> {
-  const notes = passage.notes.filter((n) => step.notes.includes(n.id) && handOf(n, passage) === side);
-  return new Set(notes.flatMap((n) => fingering[n.id] ?? []));
-}
+});
 
 /** The keys of the passage with a hand's breadth beside them. */
 function keyRange({ passage }: Study): [Pitch, Pitch] {

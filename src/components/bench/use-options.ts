@@ -2,14 +2,15 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
-import type { RuledOut } from "@/core/fingering/conditions";
-import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import { changeOption, walkEdits } from "@/server/actions";
 import type { Answer, Kept, OptionData, PassageData } from "@/server/types";
 import { fingeringWorker } from "@/worker/clients";
-import { outbox, type Keeping } from "./outbox";
+import { outbox, type Keeping } from "../keeping/outbox";
+import { pendingIn } from "../keeping/pending";
+import { useLeaveWarning } from "../keeping/use-leave-warning";
+import { lifted, pinned, ruled, stretchCleared, stretchPinned, type Made } from "./option-changes";
 
 /** Two states of one option that grew apart: what the server holds and what this page holds. */
 export interface Outdated {
@@ -17,15 +18,11 @@ export interface Outdated {
   readonly mine: Change;
 }
 
-/** A change on its way: which note, and how the option stands after it. */
-interface Change {
+/** A change on its way: how an option stands after it, and the version that was shown when it was made. */
+export interface Change extends Made {
+  readonly id: string;
   readonly fingeringId: string;
-  readonly kind: "pin" | "lift" | "rule-out" | "allow";
-  readonly noteId: NoteId;
-  readonly finger: Finger | null;
-  readonly digits: Fingering;
-  readonly pins: Pins;
-  readonly ruledOut: RuledOut;
+  readonly seen: number;
 }
 
 export interface OptionsInHand {
@@ -37,6 +34,9 @@ export interface OptionsInHand {
   pin(optionId: string, note: NoteId, finger: Finger | null): void;
   /** Rules a finger out on a note, or allows it again; the rest is worked out anew. */
   ruleOut(optionId: string, note: NoteId, finger: Finger): void;
+  /** Pins a stretch as it stands, or lifts all that is asked of its notes. */
+  pinStretch(optionId: string, notes: readonly NoteId[]): void;
+  clearStretch(optionId: string, notes: readonly NoteId[]): void;
   walk(optionId: string, way: "undo" | "redo"): void;
   keepTheirs(): void;
   keepMine(): void;
@@ -45,15 +45,20 @@ export interface OptionsInHand {
 /** ms to wait for the worker before the pin is shown alone. */
 const PATIENCE = 10;
 
-/** The options of a passage as the page holds them: changed at once, kept in the background. */
+/**
+ * The options of a passage as the page holds them: changed at once, kept in the background. What was on its way when
+ * the page was last closed is shown and sent again.
+ */
 export function useOptions(data: PassageData, wishes = data.wishes): OptionsInHand {
+  const pending = useMemo(() => pendingIn<Change>(`passage ${data.id}`), [data.id]);
   const [options, setOptions] = useState(data.options);
   const [keeping, setKeeping] = useState<Keeping>("kept");
   const [outdated, setOutdated] = useState<Outdated | null>(null);
+  const [isSafe, setSafe] = useState(true);
   const newest = useRef(options);
   const conflict = useRef<Outdated | null>(null);
   const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
-  useLeaveWarning(keeping !== "kept");
+  useLeaveWarning(keeping !== "kept" && !isSafe);
 
   const show = useCallback(() => setOptions(newest.current), []);
   const hold = useCallback((id: string, part: Partial<OptionData>) => {
@@ -79,28 +84,50 @@ export function useOptions(data: PassageData, wishes = data.wishes): OptionsInHa
     setOutdated(found);
   }, []);
 
+  /** @param onVersion the version it was made on, where that is known better than by what is shown when it is sent */
   const send = useCallback(
-    (change: Change) => {
-      const id = crypto.randomUUID();
+    (change: Change, onVersion?: number) => {
+      setSafe(pending.put(change));
       box.send(async () => {
         if (conflict.current?.theirs.id === change.fingeringId)
           return setConflict({ ...conflict.current, mine: change });
-        const onVersion = newest.current.find((o) => o.id === change.fingeringId)!.version;
-        const answer = await changeOption({ id, onVersion, ...change });
+        const now = newest.current.find((o) => o.id === change.fingeringId);
+        const answer = await changeOption({ ...change, onVersion: onVersion ?? now?.version ?? change.seen });
+        pending.remove(change.id);
         if (!answer.ok) return refused(answer.message);
-        const { outcome, now } = answer.value;
-        if (outcome === "outdated") return setConflict({ theirs: now, mine: change });
-        replace(now.id, { version: now.version, undoable: now.undoable, redoable: now.redoable });
+        const { outcome, now: kept } = answer.value;
+        if (outcome === "outdated") return setConflict({ theirs: kept, mine: change });
+        replace(kept.id, { version: kept.version, undoable: kept.undoable, redoable: kept.redoable });
       });
     },
-    [box, replace, setConflict],
+    [box, pending, replace, setConflict],
   );
+
+  useEffect(() => {
+    const left = pending.all();
+    const first = new Set<string>();
+    for (const change of left) {
+      if (!newest.current.some((o) => o.id === change.fingeringId)) {
+        pending.remove(change.id);
+        continue;
+      }
+      const { digits, pins, ruledOut } = change;
+      hold(change.fingeringId, { digits, pins, ruledOut });
+      // The first was made on what was seen then; those after it on what that one comes to.
+      send(change, first.has(change.fingeringId) ? undefined : change.seen);
+      first.add(change.fingeringId);
+    }
+    if (left.length > 0) show();
+  }, [pending, hold, send, show]);
 
   /** Shows a change at once, works the rest out around it, and sends it. */
   const change = useCallback(
-    (option: OptionData, made: Pick<Change, "kind" | "noteId" | "finger" | "digits" | "pins" | "ruledOut">) => {
+    (option: OptionData, made: Made) => {
       const { digits: shown, pins, ruledOut } = made;
+      const id = crypto.randomUUID();
+      const whole = { ...made, id, fingeringId: option.id, seen: option.version };
       hold(option.id, { digits: shown, pins, ruledOut });
+      pending.put(whole);
       // The change stands in the next frame, with the rest worked out around it if that is there by then.
       const soon = setTimeout(show, PATIENCE);
       void fingeringWorker()
@@ -110,41 +137,29 @@ export function useOptions(data: PassageData, wishes = data.wishes): OptionsInHa
           const digits = answer.stopped ? shown : answer.found;
           if (!answer.stopped) hold(option.id, { digits });
           show();
-          send({ fingeringId: option.id, ...made, digits });
+          send({ ...whole, digits });
         });
     },
-    [hold, show, send, wishes],
+    [hold, pending, show, send, wishes],
   );
 
-  const pin = useCallback(
-    (optionId: string, noteId: NoteId, finger: Finger | null) => {
+  const make = useCallback(
+    (optionId: string, making: (option: OptionData) => Made | null) => {
       const option = newest.current.find((o) => o.id === optionId);
-      if (!option || (finger === null && !(noteId in option.pins))) return;
-      const pins = withPin(option.pins, noteId, finger);
-      const digits = finger === null ? option.digits : { ...option.digits, [noteId]: finger };
-      change(option, {
-        kind: finger === null ? "lift" : "pin",
-        noteId,
-        finger,
-        digits,
-        pins,
-        ruledOut: option.ruledOut,
-      });
+      const made = option && making(option);
+      if (option && made) change(option, made);
     },
     [change],
   );
-
-  const ruleOut = useCallback(
-    (optionId: string, noteId: NoteId, finger: Finger) => {
-      const option = newest.current.find((o) => o.id === optionId);
-      if (!option) return;
-      const before = option.ruledOut[noteId] ?? [];
-      const kind = before.includes(finger) ? "allow" : "rule-out";
-      const after = kind === "allow" ? before.filter((f) => f !== finger) : [...before, finger];
-      const ruledOut = { ...option.ruledOut, [noteId]: after };
-      change(option, { kind, noteId, finger, digits: option.digits, pins: option.pins, ruledOut });
-    },
-    [change],
+  const gestures = useMemo(
+    () => ({
+      pin: (id: string, note: NoteId, finger: Finger | null) =>
+        make(id, (option) => (finger === null ? lifted(option, note) : pinned(option, note, finger))),
+      ruleOut: (id: string, note: NoteId, finger: Finger) => make(id, (option) => ruled(option, note, finger)),
+      pinStretch: (id: string, notes: readonly NoteId[]) => make(id, (option) => stretchPinned(option, notes)),
+      clearStretch: (id: string, notes: readonly NoteId[]) => make(id, (option) => stretchCleared(option, notes)),
+    }),
+    [make],
   );
 
   const walk = useCallback(
@@ -165,32 +180,18 @@ export function useOptions(data: PassageData, wishes = data.wishes): OptionsInHa
     if (conflict.current) replace(conflict.current.theirs.id, conflict.current.theirs);
     setConflict(null);
   }, [replace, setConflict]);
-
   const keepMine = useCallback(() => {
     const found = conflict.current;
     setConflict(null);
     if (!found) return;
-    replace(found.theirs.id, { version: found.theirs.version });
-    send(found.mine);
+    const { theirs, mine } = found;
+    replace(theirs.id, { version: theirs.version });
+    send({ ...mine, id: crypto.randomUUID(), seen: theirs.version });
   }, [replace, send, setConflict]);
 
-  return { options, keeping, outdated, setOptions: setAll, pin, ruleOut, walk, keepTheirs, keepMine };
-}
-
-function withPin(pins: Pins, note: NoteId, finger: Finger | null): Pins {
-  const rest = Object.fromEntries(Object.entries(pins).filter(([id]) => id !== note)) as Pins;
-  return finger === null ? rest : { ...rest, [note]: finger };
+  return { options, keeping, outdated, setOptions: setAll, ...gestures, walk, keepTheirs, keepMine };
 }
 
 function refused(message: string): void {
   toast.error(message);
-}
-
-function useLeaveWarning(active: boolean): void {
-  useEffect(() => {
-    if (!active) return;
-    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
-    window.addEventListener("beforeunload", warn);
-    return () => window.removeEventListener("beforeunload", warn);
-  }, [active]);
 }

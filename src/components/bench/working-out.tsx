@@ -5,10 +5,12 @@ import type { Working } from "./use-first-options";
 /** The search at work, with how far it has come and a way to stop it. */
 export function WorkingOut({
   working,
+  what = "fingerings",
   onStop,
   onBegin,
 }: {
   working: Working;
+  what?: string;
   onStop: () => void;
   onBegin: () => void;
 }) {
@@ -16,17 +18,17 @@ export function WorkingOut({
   if (working.state === "stopped") {
     return (
       <div className="flex items-center gap-3">
-        <p className="text-sm">Stopped before any fingering was found.</p>
+        <p className="text-sm">Stopped before {what === "fingerings" ? "any fingering was found" : "it was done"}.</p>
         <Button onClick={onBegin}>Begin again</Button>
       </div>
     );
   }
   return (
     <div>
-      <p className="text-sm">Working out fingerings…</p>
+      <p className="text-sm">Working out {what}…</p>
       <Progress.Root
         value={Math.round(working.share * 100)}
-        aria-label="Working out fingerings"
+        aria-label={`Working out ${what}`}
         className="my-2 h-1 bg-hairline"
       >
         <Progress.Indicator className="h-full bg-velvet" style={{ width: `${working.share * 100}%` }} />

@@ -1,5 +1,5 @@
 import { poseOf, type FingerDrawn, type Point, type Pose, type Wrist } from "@/core/hand/pose";
-import type { Finger } from "@/core/hand/finger";
+import type { Finger, Side } from "@/core/hand/finger";
 import type { Hand } from "@/core/hand/hand";
 import { flipped } from "./keyboard";
 
@@ -15,9 +15,13 @@ interface Props {
 /** A hand from above in millimetres: outline, tips of their width, the wrist, and the axis from it to the middle finger. */
 export function HandDrawing({ hand, contacts, wrist, striking }: Props) {
   const pose = poseOf(hand, contacts, wrist);
-  if (!pose) return null;
+  return pose && <HandShape pose={pose} side={hand.side} striking={striking} />;
+}
+
+/** The same of a pose. */
+export function HandShape({ pose, side, striking }: { pose: Pose; side: Side; striking: ReadonlySet<Finger> }) {
   return (
-    <g data-hand={hand.side}>
+    <g data-hand={side}>
       <g opacity={0.92}>
         <Outline pose={pose} grow={1.1} colour="var(--ink)" />
         <Outline pose={pose} grow={0} colour="var(--skin)" />
@@ -26,6 +30,22 @@ export function HandDrawing({ hand, contacts, wrist, striking }: Props) {
       {pose.fingers.map((f) => (
         <Tip key={f.finger} drawn={f} striking={striking.has(f.finger)} />
       ))}
+    </g>
+  );
+}
+
+/** Where a hand will be next, faintly: the tips that will strike, and the middle of the wrist. */
+export function HandToCome({ pose, striking }: { pose: Pose; striking: ReadonlySet<Finger> }) {
+  return (
+    <g data-next fill="none" stroke="var(--ink)" strokeWidth={0.9} strokeDasharray="2 2" opacity={0.6}>
+      {pose.fingers
+        .filter((f) => striking.has(f.finger))
+        .map(({ finger, tip, knuckle, width }) => (
+          <g key={finger}>
+            <circle cx={tip.x} cy={flipped(tip.y)} r={width / 2 - 1} />
+            <line x1={tip.x} y1={flipped(tip.y) + width / 2} x2={knuckle.x} y2={flipped(knuckle.y)} opacity={0.5} />
+          </g>
+        ))}
     </g>
   );
 }

@@ -1,3 +1,4 @@
+import { memo, useMemo } from "react";
 import { allKeys, type KeyShape } from "@/core/keyboard/geometry";
 import type { Instrument } from "@/core/keyboard/instrument";
 import type { Pitch } from "@/core/keyboard/pitch";
@@ -26,10 +27,12 @@ interface Props {
 
 /** Part of the keyboard to scale; what is drawn over it is in the same millimetres. */
 export function Keyboard({ instrument, lowest, highest, front, beside, label, className, isGroup, children }: Props) {
-  const all = allKeys(instrument);
-  const left = all.find((k) => k.key === lowest)!.left - beside;
-  const right = all.find((k) => k.key === highest)!.right + beside;
-  const shown = all.filter((k) => k.right > left && k.left < right);
+  const { left, right, shown } = useMemo(() => {
+    const all = allKeys(instrument);
+    const left = all.find((k) => k.key === lowest)!.left - beside;
+    const right = all.find((k) => k.key === highest)!.right + beside;
+    return { left, right, shown: all.filter((k) => k.right > left && k.left < right) };
+  }, [instrument, lowest, highest, beside]);
   return (
     <svg
       viewBox={`${left} 0 ${right - left} ${KEYBOARD.whiteLength + front}`}
@@ -38,6 +41,16 @@ export function Keyboard({ instrument, lowest, highest, front, beside, label, cl
       aria-label={label}
       preserveAspectRatio="xMidYMin meet"
     >
+      <Keys shown={shown} />
+      {children}
+    </svg>
+  );
+}
+
+/** Drawn once: what moves over the keys does not draw them anew. */
+const Keys = memo(function Keys({ shown }: { shown: readonly KeyShape[] }) {
+  return (
+    <>
       {shown
         .filter((k) => !k.black)
         .map((k) => (
@@ -48,10 +61,9 @@ export function Keyboard({ instrument, lowest, highest, front, beside, label, cl
         .map((k) => (
           <BlackKey key={k.key} shape={k} />
         ))}
-      {children}
-    </svg>
+    </>
   );
-}
+});
 
 function WhiteKey({ shape: { key, left, right } }: { shape: KeyShape }) {
   return (

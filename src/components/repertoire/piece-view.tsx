@@ -2,9 +2,20 @@
 
 import { useCallback, useRef, useState } from "react";
 import type { PieceData } from "@/server/types";
-import { Score } from "../score/score";
+import { Score, type Drawn } from "../score/score";
 import { NewPassage } from "./new-passage";
 import { PieceSurvey } from "./piece-survey";
+
+/** A score alone. */
+const NOTHING_ON_IT: Drawn = {
+  notes: [],
+  steps: [],
+  layers: [],
+  lanes: [],
+  sideOf: () => "right",
+  selected: null,
+  onSelect: () => undefined,
+};
 
 /** The piece surveyed and engraved, with the form for a new passage beside it. */
 export function PieceView({ piece }: { piece: PieceData }) {
@@ -19,16 +30,7 @@ export function PieceView({ piece }: { piece: PieceData }) {
       <div className="min-w-0">
         <PieceSurvey pieceId={piece.id} octaveWidth={piece.octaveWidth} onBar={onBar} />
         <section aria-label="The score" className="mt-4">
-          <Score
-            music={piece.music}
-            beginning={piece.beginning}
-            notes={[]}
-            steps={[]}
-            layers={[]}
-            lanes={[]}
-            selected={null}
-            onSelect={() => undefined}
-          />
+          <Score music={piece.music} beginning={piece.beginning} {...NOTHING_ON_IT} />
         </section>
       </div>
       <div ref={form} className="pt-3 lg:sticky lg:top-2 lg:self-start">

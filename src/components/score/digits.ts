@@ -10,6 +10,12 @@ export interface DigitLayer {
   readonly pins: Pins;
   /** Notes whose digit is marked as differing. */
   readonly marked: ReadonlySet<NoteId>;
+  /** Notes whose digit is the one that came with the score; none where not said. */
+  readonly printed?: ReadonlySet<NoteId>;
+  /** Notes whose digit is another than when the option was made. */
+  readonly changed?: ReadonlySet<NoteId>;
+  /** Notes whose digit is written; all where not said. */
+  readonly written?: ReadonlySet<NoteId>;
 }
 
 export interface DigitPlaced {
@@ -18,11 +24,15 @@ export interface DigitPlaced {
   readonly text: string;
   readonly x: number;
   readonly y: number;
+  /** px. */
+  readonly size: number;
   readonly pinned: boolean;
   readonly marked: boolean;
+  readonly printed: boolean;
+  readonly changed: boolean;
 }
 
-/** px a digit takes up, and px between it and the ink below or above. */
+/** px a digit takes up at full size, and px between it and the ink below or above. */
 export const DIGIT_SIZE = 15;
 const CLEAR = 5;
 
@@ -30,12 +40,15 @@ const CLEAR = 5;
  * Places digits: over the notes of the upper staff, under those of the lower; where a staff has several
  * voices, on the side of the stems. Digits of a chord stack in the order of its notes, and a second layer
  * stacks outside the first.
+ * @param zoom the size of the engraving, 1 for its usual one; digits grow with it
  */
 export function placeDigits(
   places: LinePlaces,
   notes: readonly Note[],
   layers: readonly DigitLayer[],
+  zoom = 1,
 ): readonly DigitPlaced[] {
+  const size = DIGIT_SIZE * zoom;
   const placed: DigitPlaced[] = [];
   for (const { group, above } of stacks(places, notes)) {
     const spots = group.map((n) => places.notes.get(n.id)!);
@@ -43,20 +56,24 @@ export function placeDigits(
     const staff = places.staves[Math.min(group[0]!.staff, places.staves.length) - 1];
     const edge = above
       ? Math.min(...spots.map((s) => s.top), staff?.top ?? Infinity) - CLEAR
-      : Math.max(...spots.map((s) => s.bottom), staff?.bottom ?? -Infinity) + CLEAR + DIGIT_SIZE * 0.72;
+      : Math.max(...spots.map((s) => s.bottom), staff?.bottom ?? -Infinity) + CLEAR + size * 0.72;
     const outward = above ? group : [...group].reverse();
-    layers.forEach(({ name, fingering, pins, marked }, depth) => {
+    layers.forEach((layer, depth) => {
+      const { name, fingering, pins, marked, printed, changed, written } = layer;
       outward.forEach((note, order) => {
-        if (!(note.id in fingering)) return;
-        const step = depth * (group.length * DIGIT_SIZE + 3) + order * DIGIT_SIZE;
+        if (!(note.id in fingering) || written?.has(note.id) === false) return;
+        const step = depth * (group.length * size + 3) + order * size;
         placed.push({
           note: note.id,
           layer: name,
           text: String(fingering[note.id] ?? "–"),
           x,
           y: above ? edge - step : edge + step,
+          size,
           pinned: note.id in pins,
           marked: marked.has(note.id),
+          printed: printed?.has(note.id) ?? false,
+          changed: changed?.has(note.id) ?? false,
         });
       });
     });

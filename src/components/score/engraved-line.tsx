@@ -1,65 +1,47 @@
 "use client";
 
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
-import type { Step } from "@/core/fingering/steps";
-import type { Note, NoteId } from "@/core/passage/note";
+import type { NoteId } from "@/core/passage/note";
 import type { NoteRemedies } from "@/core/passage/remedied";
-import type { Position } from "@/core/fingering/positions";
 import type { HandsTaken } from "@/core/passage/passage";
 import { HandBrackets } from "./hand-brackets";
 import { PositionLanes } from "./position-lane";
-import { DIGIT_SIZE, placeDigits, type DigitLayer, type DigitPlaced } from "./digits";
+import { Digit } from "./digit";
+import { placeDigits } from "./digits";
+import { FigureMarks } from "./figure-marks";
 import { placeSigns } from "./signs";
 import { RemedySign } from "./remedy-sign";
 import { readPlaces, type LinePlaces, type NotePlace } from "./places";
-import { StrainLanes, type Lane } from "./strain-lanes";
+import type { Drawn } from "./score";
+import { StrainLanes } from "./strain-lanes";
+import { StretchBand } from "./stretch-band";
 
-interface Props {
+interface Props extends Drawn {
   readonly svg: string;
-  readonly notes: readonly Note[];
-  readonly steps: readonly Step[];
-  readonly layers: readonly DigitLayer[];
-  readonly lanes: readonly Lane[];
-  /** What is chosen where the notes as written cannot be held. */
-  readonly remedies?: NoteRemedies | undefined;
-  /** Notes that one hand takes from the other. */
-  readonly taken?: HandsTaken | undefined;
-  /** Runs of notes under one placed hand, of the option in view. */
-  readonly positions?: readonly Position[] | undefined;
-  readonly selected: NoteId | null;
-  readonly onSelect: (note: NoteId) => void;
+  /** 1 for the usual size. */
+  readonly zoom: number;
 }
 
 const NO_REMEDIES: NoteRemedies = {};
 const NONE_TAKEN: HandsTaken = {};
 
 /** One line of music with everything that hangs from its notes. */
-export function EngravedLine({
-  svg,
-  notes,
-  steps,
-  layers,
-  lanes,
-  remedies,
-  taken,
-  positions,
-  selected,
-  onSelect,
-}: Props) {
+export const EngravedLine = memo(function EngravedLine(props: Props) {
+  const { svg, zoom, notes, layers, remedies, taken, positions, figures, stretch, selected, onSelect } = props;
   const [places, setPlaces] = useState<LinePlaces | null>(null);
   const ids = useMemo(() => notes.map((n) => n.id), [notes]);
   const measure = useCallback((element: HTMLElement) => setPlaces(readPlaces(element, ids)), [ids]);
-  const digits = useMemo(() => (places ? placeDigits(places, notes, layers) : []), [places, notes, layers]);
+  const digits = useMemo(() => (places ? placeDigits(places, notes, layers, zoom) : []), [places, notes, layers, zoom]);
   const chosen = selected ? places?.notes.get(selected) : undefined;
-  const choose = (event: React.MouseEvent): void => {
+  const choose = (event: React.PointerEvent | React.MouseEvent): void => {
     const id = (event.target as Element).closest("g.note")?.id as NoteId | undefined;
-    if (id && ids.includes(id)) onSelect(id);
+    if (!id || !ids.includes(id)) return;
+    const isTouch = (event.nativeEvent as PointerEvent).pointerType === "touch";
+    const at = isTouch ? { x: event.clientX, y: event.clientY } : null;
+    onSelect(id, { extends: event.shiftKey, touchedAt: at });
   };
   const line = useRef<HTMLDivElement>(null);
-  const holdsChosen = chosen !== undefined;
-  useEffect(() => {
-    if (holdsChosen) line.current?.scrollIntoView({ block: "nearest" });
-  }, [holdsChosen]);
+  useKeptInView(line, chosen);
   return (
     <div ref={line} className="scroll-mt-2 scroll-mb-(--covered-below)">
       <div className="relative" onClick={choose}>
@@ -71,6 +53,7 @@ export function EngravedLine({
             height={places.height}
             aria-hidden
           >
+            {stretch && <StretchBand places={places} stretch={stretch} />}
             {chosen && <Ring at={chosen} />}
             {placeSigns(places, notes, remedies ?? NO_REMEDIES).map(({ note, remedy, x, y }) => (
               <g key={note} transform={`translate(${x} ${y})`}>
@@ -78,6 +61,7 @@ export function EngravedLine({
               </g>
             ))}
             <HandBrackets places={places} notes={notes} taken={taken ?? NONE_TAKEN} />
+            {figures && <FigureMarks places={places} marks={figures} />}
             {digits.map((d) => (
               <Digit
                 key={`${d.layer} ${d.note}`}
@@ -90,9 +74,28 @@ export function EngravedLine({
         )}
       </div>
       {places && positions && <PositionLanes places={places} positions={positions} />}
-      {places && <StrainLanes places={places} steps={steps} lanes={lanes} selected={selected} onSelect={onSelect} />}
+      {places && <StrainLanes {...{ places, onSelect, selected }} {...lanesOf(props)} />}
     </div>
   );
+});
+
+function lanesOf({ steps, lanes, sideOf }: Props): Pick<Props, "steps" | "lanes" | "sideOf"> {
+  return { steps, lanes, sideOf };
+}
+
+/** The line with the chosen note stays in sight; of one long line, the note itself. */
+function useKeptInView(line: React.RefObject<HTMLDivElement | null>, chosen: NotePlace | undefined): void {
+  const holdsChosen = chosen !== undefined;
+  const x = chosen?.x;
+  useEffect(() => {
+    if (holdsChosen) line.current?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }, [holdsChosen, line]);
+  useEffect(() => {
+    const frame = line.current?.parentElement;
+    if (x === undefined || !frame || frame.scrollWidth <= frame.clientWidth) return;
+    const isSeen = x > frame.scrollLeft + 60 && x < frame.scrollLeft + frame.clientWidth - 120;
+    if (!isSeen) frame.scrollTo({ left: Math.max(0, x - frame.clientWidth / 3) });
+  }, [x, line]);
 }
 
 /** The drawing itself, put into the page once and not touched while digits change. */
@@ -105,50 +108,9 @@ const Engraved = memo(function Engraved({ svg, onDrawn }: { svg: string; onDrawn
     },
     [svg, onDrawn],
   );
-  return <div ref={drawn} className="engraving" aria-hidden />;
+  return <div ref={drawn} className="engraving w-fit min-w-full" aria-hidden />;
 });
 
 function Ring({ at }: { at: NotePlace }) {
   return <ellipse cx={at.x} cy={at.y} rx={11} ry={10} fill="none" stroke="var(--velvet)" strokeWidth={2} />;
-}
-
-/** A pinned digit is heavy and underlined; a differing one stands in a box; one worked out is plain. */
-function Digit({
-  digit: { text, x, y, pinned, marked, note, layer },
-  strong,
-  chosen,
-}: {
-  digit: DigitPlaced;
-  strong: boolean;
-  chosen: boolean;
-}) {
-  return (
-    <g data-note={note} data-layer={layer}>
-      {marked && (
-        <rect
-          x={x - 7}
-          y={y - DIGIT_SIZE * 0.82}
-          width={14}
-          height={DIGIT_SIZE + 1}
-          rx={2}
-          fill="var(--paper-raised)"
-          stroke="var(--ink)"
-          strokeWidth={1}
-        />
-      )}
-      <text
-        x={x}
-        y={y}
-        textAnchor="middle"
-        fontSize={DIGIT_SIZE}
-        fontFamily="var(--font-serif)"
-        fontWeight={pinned ? 800 : strong ? 500 : 400}
-        fontStyle={strong ? "normal" : "italic"}
-        fill={chosen ? "var(--velvet)" : "var(--ink)"}
-      >
-        {text}
-      </text>
-      {pinned && <line x1={x - 5} x2={x + 5} y1={y + 2.5} y2={y + 2.5} stroke="currentColor" strokeWidth={1.6} />}
-    </g>
-  );
 }

@@ -5,40 +5,77 @@ import type { Step } from "@/core/fingering/steps";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import type { Position } from "@/core/fingering/positions";
+import type { Side } from "@/core/hand/finger";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { DigitLayer } from "./digits";
 import { EngravedLine } from "./engraved-line";
+import type { FigureMark } from "./figure-marks";
 import type { Lane } from "./strain-lanes";
 import { useEngraving } from "./use-engraving";
 
-interface Props {
-  readonly music: string;
-  /** The first bars of long music, engraved first. */
-  readonly beginning?: string;
+/** How a note was chosen. */
+export interface Chosen {
+  /** Whether the stretch from the note in hand to this one is meant. */
+  readonly extends: boolean;
+  /** Where it was touched, in px of the window; null for a mouse, a pen or a key. */
+  readonly touchedAt: { readonly x: number; readonly y: number } | null;
+}
+
+/** What is drawn about the notes. */
+export interface Drawn {
   readonly notes: readonly Note[];
   readonly steps: readonly Step[];
   readonly layers: readonly DigitLayer[];
   readonly lanes: readonly Lane[];
+  readonly sideOf: (note: NoteId) => Side;
+  /** What is chosen where the notes as written cannot be held. */
   readonly remedies?: NoteRemedies | undefined;
+  /** Notes that one hand takes from the other. */
   readonly taken?: HandsTaken | undefined;
+  /** Runs of notes under one placed hand, of the option in view. */
   readonly positions?: readonly Position[] | undefined;
+  /** Figures that return. */
+  readonly figures?: readonly FigureMark[] | undefined;
+  /** Notes chosen together. */
+  readonly stretch?: ReadonlySet<NoteId> | undefined;
   readonly selected: NoteId | null;
-  readonly onSelect: (note: NoteId) => void;
+  readonly onSelect: (note: NoteId, chosen?: Chosen) => void;
+}
+
+interface Props extends Drawn {
+  readonly music: string;
+  /** The first bars of long music, engraved first. */
+  readonly beginning?: string;
+  /** 1 for the usual size. */
+  readonly zoom?: number;
+  /** Whether it stands in one line however long it is; wrapped where it does not fit, otherwise. */
+  readonly oneLine?: boolean;
 }
 
 /** percent of the engraver's usual size, readable from a music desk */
 const SCALE = 54;
 
 /** A passage engraved, with digits over and under its notes and strain lanes beneath each line. */
-export function Score({ music, beginning, ...drawn }: Props) {
+export function Score({ music, beginning, zoom = 1, oneLine = false, ...drawn }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
-  const engraving = useEngraving(music, width, SCALE, beginning);
+  const asked = {
+    music,
+    width: oneLine && width > 0 ? null : width,
+    scale: Math.round(SCALE * zoom),
+    rows: Math.max(1, drawn.layers.length),
+  };
+  const engraving = useEngraving(asked, beginning);
   return (
-    <div ref={frame} className="min-h-[21rem]" aria-busy={engraving.state === "working"}>
+    <div
+      ref={frame}
+      className={`min-h-[18rem] ${oneLine ? "overflow-x-auto" : ""}`}
+      aria-busy={engraving.state === "working"}
+    >
       {engraving.state === "working" && <p className="pt-24 text-center font-serif text-soft italic">Engraving…</p>}
       {engraving.state === "failed" && <p role="alert">{engraving.message}</p>}
-      {engraving.state === "done" && engraving.lines.map((svg, i) => <EngravedLine key={i} svg={svg} {...drawn} />)}
+      {engraving.state === "done" &&
+        engraving.lines.map((svg, i) => <EngravedLine key={i} svg={svg} zoom={zoom} {...drawn} />)}
     </div>
   );
 }

@@ -24,10 +24,17 @@ function lane(digits: string, written: readonly NoteId[] = []) {
 describe("strain lanes", () => {
   it("have a bar for each onset under its notes, higher for more strain", () => {
     const { container } = render(
-      <StrainLanes places={places} steps={steps} lanes={[lane("1152")]} selected={null} onSelect={jest.fn()} />,
+      <StrainLanes
+        places={places}
+        steps={steps}
+        lanes={[lane("1152")]}
+        sideOf={() => "right"}
+        selected={null}
+        onSelect={jest.fn()}
+      />,
     );
     expect(screen.getByRole("img", { name: "Strain of option A, onset by onset" })).toBeInTheDocument();
-    const bars = [...container.querySelectorAll("g")].map((g) => g.querySelectorAll("rect")[1]!);
+    const bars = [...container.querySelectorAll("g g rect")];
     expect(bars).toHaveLength(3);
     const middle = (bar: Element) => Number(bar.getAttribute("x")) + Number(bar.getAttribute("width")) / 2;
     expect(bars.map(middle)).toEqual([50, 140, 230]);
@@ -38,9 +45,16 @@ describe("strain lanes", () => {
   it("leave out onsets that stand on another line", () => {
     const some = { ...places, notes: new Map([...places.notes].slice(0, 1)) };
     const { container } = render(
-      <StrainLanes places={some} steps={steps} lanes={[lane("1152")]} selected={null} onSelect={jest.fn()} />,
+      <StrainLanes
+        places={some}
+        steps={steps}
+        lanes={[lane("1152")]}
+        sideOf={() => "right"}
+        selected={null}
+        onSelect={jest.fn()}
+      />,
     );
-    expect(container.querySelectorAll("g")).toHaveLength(1);
+    expect(container.querySelectorAll("g g rect")).toHaveLength(1);
   });
 
   it("write the digits that differ and choose an onset when it is pressed", () => {
@@ -50,14 +64,41 @@ describe("strain lanes", () => {
         places={places}
         steps={steps}
         lanes={[lane("1152", [notes[1]!])]}
+        sideOf={() => "right"}
         selected={null}
         onSelect={onSelect}
       />,
     );
-    const second = container.querySelectorAll("g")[1]!;
+    const second = container.querySelectorAll("g g")[1]!;
     expect(second.querySelector("text")).toHaveTextContent("1");
     fireEvent.click(second);
     expect(onSelect).toHaveBeenCalledWith(notes[1]);
+  });
+});
+
+describe("the lane of two hands", () => {
+  it("stands upwards for the right and hangs down for the left, from one line", () => {
+    const left = new Set([notes[1]!, notes[2]!]);
+    const { container } = render(
+      <StrainLanes
+        places={places}
+        steps={steps}
+        lanes={[lane("1152")]}
+        sideOf={(id) => (left.has(id) ? "left" : "right")}
+        selected={null}
+        onSelect={jest.fn()}
+      />,
+    );
+    const base = Number(container.querySelector("line")!.getAttribute("y1"));
+    const bars = [...container.querySelectorAll("g g rect")];
+    const [top, bottom] = [
+      (bar: Element) => Number(bar.getAttribute("y")),
+      (bar: Element) => Number(bar.getAttribute("y")) + Number(bar.getAttribute("height")),
+    ];
+    expect(bottom(bars[0]!)).toBeCloseTo(base, 6);
+    expect(top(bars[1]!)).toBeCloseTo(base, 6);
+    expect(bottom(bars[2]!)).toBeCloseTo(base, 6);
+    expect(screen.getByRole("img", { name: /right hand upwards, left hand down/ })).toBeInTheDocument();
   });
 });
 

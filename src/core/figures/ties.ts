@@ -20,7 +20,8 @@ export function bondsOf(study: Study, figures: readonly Figure[], tying: Tying):
   );
 }
 
-function isTied(given: FigureReturn, tying: Tying): boolean {
+/** Whether a return keeps its figure's fingers. */
+export function isTied(given: FigureReturn, tying: Tying): boolean {
   return tying === "all" ? takesSameFingers(given) : tying === "alike" && feelsTheSame(given);
 }
 

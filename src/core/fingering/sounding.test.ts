@@ -1,6 +1,7 @@
 import { note, passage } from "../../../tests/support/passages";
 import { studyOn } from "../../../tests/support/studies";
-import { soundsOf } from "./sounding";
+import { soundsOf, stepTimes } from "./sounding";
+import { stepsOf } from "./steps";
 
 describe("a passage as it sounds", () => {
   const notes = [
@@ -27,6 +28,11 @@ describe("a passage as it sounds", () => {
     const [, grace, after] = soundsOf(studyOn(passage(graced)));
     expect(grace!.at).toBeLessThan(after!.at);
     expect(grace!.length).toBeGreaterThan(0);
+  });
+
+  it("tells when each step is struck, both hands together", () => {
+    const study = studyOn(passage(notes, "both", 2));
+    expect(stepTimes(soundsOf(study), stepsOf(study)).map(round)).toEqual([0, 0.5, 1]);
   });
 
   it("is silent where nothing is to be played", () => {

@@ -1,5 +1,6 @@
 import type { Pitch } from "../keyboard/pitch";
 import type { NoteId } from "../passage/note";
+import type { Step } from "./steps";
 import { tasksOf, type Study } from "./study";
 
 /** A key as it sounds when a passage is played. Times in quarter notes, so that they hold at any tempo. */
@@ -31,6 +32,17 @@ export function soundsOf(study: Study): readonly Sound[] {
       return { notes, key, at: Math.max(0, quarters(ms) - start), length, load };
     })
     .sort((a, b) => a.at - b.at || a.key - b.key);
+}
+
+/** When each step is struck, in quarter notes from the start of the passage. */
+export function stepTimes(sounds: readonly Sound[], steps: readonly Step[]): readonly number[] {
+  const at = new Map<NoteId, number>();
+  for (const sound of sounds) for (const note of sound.notes) at.set(note, sound.at);
+  let last = 0;
+  return steps.map(({ notes }) => {
+    const found = notes.flatMap((note) => at.get(note) ?? []);
+    return (last = Math.max(last, found.length === 0 ? last : Math.min(...found)));
+  });
 }
 
 /** Quarter notes from the start of the piece at which the first note of a study is struck; 0 where it has none. */

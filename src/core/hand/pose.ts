@@ -65,6 +65,19 @@ export function poseOf(hand: Hand, contacts: ReadonlyMap<Finger, Point>, wrist?:
   return { fingers, wrist: inHand(-6 * scale, 0) };
 }
 
+/** A pose on the straight way from one to another of the same hand. @param share 0 at the first, 1 at the second */
+export function poseBetween(from: Pose, to: Pose, share: number): Pose {
+  const mix = (a: Point, b: Point): Point => ({ x: a.x + share * (b.x - a.x), y: a.y + share * (b.y - a.y) });
+  return {
+    wrist: mix(from.wrist, to.wrist),
+    fingers: from.fingers.map((f, i) => {
+      const other = to.fingers[i]!;
+      const near = share < 0.5 ? f : other;
+      return { ...near, tip: mix(f.tip, other.tip), knuckle: mix(f.knuckle, other.knuckle) };
+    }),
+  };
+}
+
 function straightBehind(hand: Hand, contacts: ReadonlyMap<Finger, Point>): Wrist {
   const mirror = hand.side === "right" ? 1 : -1;
   const x = mean([...contacts].map(([finger, at]) => at.x - mirror * hand.restOffsets[finger - 1]!));

@@ -1,0 +1,108 @@
+import { positionsOf } from "@/core/fingering/positions";
+import { placeText } from "@/core/passage/place";
+import { useMemo } from "react";
+import { Build } from "../build/build";
+import { AddFingering } from "./add-fingering";
+import { Against } from "./against";
+import { BeyondReach } from "./beyond-reach";
+import { Causes } from "./causes";
+import { FingerPad } from "./finger-pad";
+import { OptionCards } from "./option-cards";
+import { RestingNotice } from "./resting-notice";
+import { BestAtTempo } from "./tempo-slider";
+import type { BenchInHand } from "./use-bench";
+import { useCardMerits } from "./use-card-merits";
+import { capital } from "./words";
+import { WorkingOut } from "./working-out";
+
+/** The options in a column, and why the note in hand strains in each. */
+export function BenchAside({ bench }: { bench: BenchInHand }) {
+  const { data, held, first, view, tempo, inView, note, at, lowering, does, figures } = bench;
+  const merits = useCardMerits(view.study, view.all, figures.figures);
+  const step = view.steps[at];
+  const positions = useMemo(() => (inView ? positionsOf(view.study, inView.option.digits) : []), [view.study, inView]);
+  const least = tempo.all.reduce((a, b) => (b.judged.strain < a.judged.strain ? b : a), tempo.all[0]!);
+  return (
+    <aside className="flex flex-col gap-4">
+      <WorkingOut working={first.working} onStop={first.stop} onBegin={first.begin} />
+      {inView && (
+        <>
+          <RestingNotice
+            passageId={data.id}
+            study={view.study}
+            rests={data.rests}
+            fingering={inView.option.digits}
+            onOptions={held.setOptions}
+          />
+          <OptionCards
+            all={tempo.all}
+            chosen={inView.option.name}
+            previewed={bench.previewed}
+            taken={takenOf(bench)}
+            merits={merits}
+            least={least?.option.name ?? null}
+            onPreview={bench.preview}
+            onChoose={bench.chooseOption}
+          />
+          <BestAtTempo passageId={data.id} inHand={tempo} asked={view.asked} onOptions={held.setOptions} />
+          <Against study={view.study} all={tempo.all} inView={inView} />
+          <AddFingering
+            passageId={data.id}
+            names={view.all.map((o) => o.option.name)}
+            onAdded={(options, name) => {
+              held.setOptions(options);
+              bench.chooseOption(name);
+            }}
+          />
+          {note && (
+            <FingerPad
+              option={inView.option}
+              note={note}
+              onPin={does.pin}
+              onRuleOut={does.ruleOut}
+              onWalk={does.walk}
+            />
+          )}
+          <Causes
+            all={tempo.all}
+            note={note}
+            title={step ? capital(placeText(step.bar, step.beat)) : ""}
+            lowering={{
+              option: inView.option.id,
+              notes: view.notes,
+              found: lowering,
+              onPin: (other, finger) => does.pin(finger, other),
+            }}
+          />
+          <BeyondReach
+            passageId={data.id}
+            study={view.study}
+            note={note}
+            allows={data.allows}
+            onOptions={(options) => {
+              held.setOptions(options);
+              // A remedy may change which note comes first: the one in hand stays so.
+              if (note) bench.chooseNote(note);
+            }}
+          />
+          <Build
+            study={view.study}
+            option={inView.option}
+            positions={positions}
+            figures={figures}
+            inHand={bench.inHand}
+            notes={view.notes}
+            note={note}
+            onGo={bench.chooseNote}
+          />
+        </>
+      )}
+    </aside>
+  );
+}
+
+/** The option taken for the passage, unless the verdict was reopened or is not made yet. */
+function takenOf({ data }: BenchInHand): string | null {
+  const last = data.verdicts.findLast((v) => v.kind === "taken" || v.kind === "reopened" || v.kind === "undecided");
+  return last?.kind === "taken" ? last.fingeringId : null;
+}

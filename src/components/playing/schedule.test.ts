@@ -1,0 +1,54 @@
+import type { Sound } from "@/core/fingering/sounding";
+import { pitch } from "@/core/keyboard/pitch";
+import { beatsOf, scheduleOf, stepAt } from "./schedule";
+
+const sound = (at: number, key: number, length = 1): Sound => ({ notes: [], key: pitch(key), at, length, load: 0.5 });
+const SOUNDS = [sound(0, 60), sound(1, 62), sound(2, 64, 4), sound(3, 65)];
+const BEATS = beatsOf([0, 2], 1, 4);
+const ALL = { from: 0, to: 4, loop: false, countIn: false, click: false };
+
+describe("what is heard when", () => {
+  it("is every key at its place, cut where playing ends", () => {
+    const { events, start, end } = scheduleOf(SOUNDS, BEATS, 2, ALL);
+    expect(events.map((e) => e.kind === "key" && [e.at, e.key, e.length])).toEqual([
+      [0, 60, 1],
+      [1, 62, 1],
+      [2, 64, 2],
+      [3, 65, 1],
+    ]);
+    expect([start, end]).toEqual([0, 4]);
+  });
+
+  it("counts a bar in before the music, wherever it begins", () => {
+    const { events, start } = scheduleOf(SOUNDS, BEATS, 2, { ...ALL, from: 2, countIn: true });
+    expect(start).toBe(2);
+    expect(events.map((e) => [e.kind, e.at])).toEqual([
+      ["click", 0],
+      ["click", 1],
+      ["key", 2],
+      ["key", 3],
+    ]);
+  });
+
+  it("clicks on every beat, stronger where a bar begins", () => {
+    const { events } = scheduleOf([], BEATS, 2, { ...ALL, click: true });
+    expect(events).toEqual([
+      { kind: "click", at: 0, strong: true },
+      { kind: "click", at: 1, strong: false },
+      { kind: "click", at: 2, strong: true },
+      { kind: "click", at: 3, strong: false },
+    ]);
+  });
+
+  it("has no beat before a passage that begins within a bar", () => {
+    expect(beatsOf([-1.5, 1.5], 1.5, 4.5)).toEqual([
+      { at: 0, strong: false },
+      { at: 1.5, strong: true },
+      { at: 3, strong: false },
+    ]);
+  });
+
+  it("knows the step that a moment belongs to", () => {
+    expect([-1, 0, 0.9, 1, 5].map((moment) => stepAt([0, 1, 2], moment))).toEqual([0, 0, 0, 1, 2]);
+  });
+});

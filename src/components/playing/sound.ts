@@ -1,0 +1,71 @@
+import type { Schedule } from "./schedule";
+
+/** Something that plays a schedule and tells how far it has come. */
+export interface Playing {
+  /** Quarter notes a minute, from now on. */
+  setTempo(tempo: number): void;
+  /** Quarter notes since playing began, count-in included. */
+  position(): number;
+  stop(): void;
+}
+
+/** How loud a note is, from the softest to the loudest, as a share of full. */
+const SOFTEST = 0.25;
+
+/** The parts of the tone, the ground one first: a plain string-like sound that dies away. */
+const PARTIALS = [1, 0.45, 0.3, 0.14, 0.09, 0.05, 0.03];
+
+/**
+ * Begins to play on the loudspeaker. Needs a gesture of the player before it, as browsers ask.
+ * @param onEnd called when it has come to its end; never where it is looped
+ */
+export async function startPlaying(
+  schedule: Schedule,
+  tempo: number,
+  loop: boolean,
+  onEnd: () => void,
+): Promise<Playing> {
+  const Tone = await import("tone");
+  await Tone.start();
+  const transport = Tone.getTransport();
+  transport.stop().cancel(0);
+  const ticks = (quarters: number): string => `${Math.round(quarters * transport.PPQ)}i`;
+  const room = new Tone.Filter(4200, "lowpass").toDestination();
+  const piano = new Tone.PolySynth(Tone.Synth, {
+    volume: -12,
+    oscillator: { type: "custom", partials: PARTIALS },
+    envelope: { attack: 0.004, decay: 1.6, sustain: 0.02, release: 0.35 },
+  }).connect(room);
+  piano.maxPolyphony = 48;
+  const clicker = new Tone.Synth({
+    volume: -14,
+    oscillator: { type: "triangle" },
+    envelope: { attack: 0.001, decay: 0.04, sustain: 0, release: 0.02 },
+  }).toDestination();
+  for (const event of schedule.events) {
+    transport.schedule((time) => {
+      if (event.kind === "click") clicker.triggerAttackRelease(event.strong ? 1568 : 1047, 0.03, time);
+      else {
+        const seconds = Math.max(0.05, (event.length * 60) / transport.bpm.value);
+        const loudness = SOFTEST + (1 - SOFTEST) * event.load;
+        piano.triggerAttackRelease(Tone.Frequency(event.key, "midi").toFrequency(), seconds, time, loudness);
+      }
+    }, ticks(event.at));
+  }
+  transport.bpm.value = tempo;
+  transport.loop = loop;
+  if (loop) transport.setLoopPoints(ticks(schedule.start), ticks(schedule.end));
+  else transport.scheduleOnce(() => Tone.getDraw().schedule(onEnd, Tone.now()), ticks(schedule.end + 0.02));
+  transport.start("+0.08", 0);
+  return {
+    setTempo: (next) => {
+      transport.bpm.value = next;
+    },
+    position: () => Math.max(0, transport.getTicksAtTime(Tone.immediate()) / transport.PPQ),
+    stop() {
+      transport.stop().cancel(0);
+      piano.releaseAll();
+      setTimeout(() => [piano, clicker, room].forEach((part) => part.dispose()), 600);
+    },
+  };
+}

@@ -1,0 +1,76 @@
+import type { DigitPlaced } from "./digits";
+
+interface Props {
+  readonly digit: DigitPlaced;
+  /** Whether it belongs to the first layer. */
+  readonly strong: boolean;
+  readonly chosen: boolean;
+}
+
+/**
+ * One finger digit. A pinned one is heavy and underlined, one that came with the score has a small ring, one that has
+ * been changed since the option was made a stroke before it, a differing one stands in a box; one worked out is plain.
+ */
+export function Digit({ digit, strong, chosen }: Props) {
+  const { text, x, y, size, pinned, marked, printed, changed, note, layer } = digit;
+  const unit = size / 15;
+  return (
+    <g data-note={note} data-layer={layer}>
+      {marked && (
+        <rect
+          x={x - 7 * unit}
+          y={y - size * 0.82}
+          width={14 * unit}
+          height={size + 1}
+          rx={2}
+          fill="var(--paper-raised)"
+          stroke="var(--ink)"
+          strokeWidth={1}
+        />
+      )}
+      <text
+        x={x}
+        y={y}
+        textAnchor="middle"
+        fontSize={size}
+        fontFamily="var(--font-serif)"
+        fontWeight={pinned ? 800 : strong ? 500 : 400}
+        fontStyle={strong ? "normal" : "italic"}
+        fill={chosen ? "var(--velvet)" : "var(--ink)"}
+      >
+        {text}
+      </text>
+      {pinned && (
+        <line
+          x1={x - 5 * unit}
+          x2={x + 5 * unit}
+          y1={y + 2.5}
+          y2={y + 2.5}
+          stroke="currentColor"
+          strokeWidth={1.6}
+          data-sign="pinned"
+        />
+      )}
+      {printed && (
+        <circle
+          cx={x + 6.5 * unit}
+          cy={y - 9.5 * unit}
+          r={1.7 * unit}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={0.9}
+          data-sign="printed"
+        />
+      )}
+      {changed && (
+        <path
+          d={`M ${x - 8 * unit} ${y - 6.5 * unit} l ${3 * unit} ${-5 * unit}`}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={1.2}
+          data-sign="changed"
+        />
+      )}
+    </g>
+  );
+}
