@@ -1,9 +1,13 @@
 import type { Metadata } from "next";
 import Link from "next/link";
 import { differenceInCalendarDays, format, parseISO } from "date-fns";
+import { Pencil } from "lucide-react";
+import { DueList } from "@/components/repertoire/due-list";
 import { ImportDrop } from "@/components/repertoire/import-drop";
 import { piecesWithPassages, type PieceListed } from "@/db/queries/pieces";
 import { recitals } from "@/db/queries/pianists";
+import { buttonLook } from "@/components/ui/button";
+import { dueIn } from "@/server/due";
 import { database } from "@/server/connection";
 import { player } from "@/server/player";
 
@@ -26,9 +30,11 @@ export default async function Repertoire() {
             {daysText(differenceInCalendarDays(parseISO(d.heldOn), today))}
           </p>
         ))}
+        <DueList due={await dueIn(db, pieces)} />
         {pieces.length === 0 && (
           <p className="mt-6 max-w-md">
-            No pieces yet. Bring in a score as MusicXML: drop it on the field at the side, or choose it there.
+            No pieces yet. Bring in a score as MusicXML: drop it on the field at the side, or choose it there. Without a
+            file, enter the hard bars step by step.
           </p>
         )}
         <ul className="mt-4">
@@ -37,7 +43,12 @@ export default async function Repertoire() {
           ))}
         </ul>
       </div>
-      <ImportDrop />
+      <div className="flex flex-col gap-4">
+        <ImportDrop />
+        <Link href="/enter" className={buttonLook()}>
+          <Pencil size={16} aria-hidden /> Enter a passage step by step
+        </Link>
+      </div>
     </div>
   );
 }

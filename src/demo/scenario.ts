@@ -20,6 +20,17 @@ export interface DemoPassage {
   readonly tempo: number;
   readonly touch: Touch;
   readonly pedal: boolean;
+  /** How far its choosing has come when the demo is loaded. */
+  readonly chosen?: DemoChoice;
+}
+
+export interface DemoChoice {
+  /** Days from the day of loading until it is to be decided; for one not yet taken. */
+  readonly decideIn?: number;
+  /** Letter of the option in the fingers before anything was decided. */
+  readonly known?: string;
+  /** Letter of the option taken, why, and after how many practice days to look at it again. */
+  readonly taken?: { readonly option: string; readonly reason: string; readonly reviewAfter: number };
 }
 
 export interface DemoPiece {
@@ -86,7 +97,10 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
   {
     score: darkWater,
     fileName: "dark-water.musicxml",
-    passages: [spot("The run over the black keys", 1, 2, "right", 112), spot("The way back down", 3, 4, "right", 112)],
+    passages: [
+      spot("The run over the black keys", 1, 2, "right", 112, { chosen: { decideIn: 4, known: "B" } }),
+      spot("The way back down", 3, 4, "right", 112),
+    ],
   },
   {
     score: fourRivers,
@@ -111,7 +125,11 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
   {
     score: doubleWindows,
     fileName: "double-windows.musicxml",
-    passages: [spot("Thirds up to the turn", 1, 2, "right", 88)],
+    passages: [
+      spot("Thirds up to the turn", 1, 2, "right", 88, {
+        chosen: { taken: { option: "A", reason: "It stays clear when it is fast.", reviewAfter: 1 } },
+      }),
+    ],
   },
   {
     score: overLeaves,

@@ -1,15 +1,27 @@
 import { findingFirstOptions } from "@/core/fingering/first-options";
 import { studyOf } from "@/core/fingering/study-data";
+import { randomUUID } from "node:crypto";
+import { dayAfter } from "@/core/time/days";
 import { drain } from "@/core/drain";
 import type { Db } from "@/db/client";
 import { addFingerings } from "@/db/queries/fingerings";
+import { keepPracticeDay } from "@/db/queries/passages";
 import { firstPianist } from "@/db/queries/pianists";
 import { handMeasurement, instrument, pianist, recital } from "@/db/schema";
 import { compose } from "@/demo/compose";
-import { DEMO_INSTRUMENT, DEMO_MEASUREMENTS, DEMO_PIANIST, DEMO_PIECES, DEMO_RECITAL } from "@/demo/scenario";
+import {
+  DEMO_INSTRUMENT,
+  DEMO_MEASUREMENTS,
+  DEMO_PIANIST,
+  DEMO_PIECES,
+  DEMO_RECITAL,
+  type DemoChoice,
+} from "@/demo/scenario";
 import { addPassage, passageData } from "./passages";
 import { importPiece } from "./pieces";
+import { today } from "./today";
 import type { Answer } from "./types";
+import { addVerdict } from "./verdicts";
 
 /** Loads the demo through the same doors a player uses; false when there is a pianist already. */
 export async function loadDemo(db: Db): Promise<boolean> {
@@ -31,17 +43,40 @@ async function fill(db: Db): Promise<void> {
     const bytes = new TextEncoder().encode(compose(score));
     const { pieceId } = done(await importPiece(db, pianistId, { name: fileName, bytes }, evening!.id));
     for (const spot of passages) {
-      const { passageId } = done(await addPassage(db, { ...spot, pieceId }));
+      const { chosen, ...asked } = spot;
+      const { passageId } = done(await addPassage(db, { ...asked, pieceId }));
       const { study } = (await passageData(db, passageId))!;
       const options = drain(findingFirstOptions(studyOf(study)));
-      await addFingerings(
+      const kept = await addFingerings(
         db,
         passageId,
         options.map(({ fingering, ...option }) => ({ ...option, digits: fingering })),
       );
+      if (chosen) await choose(db, passageId, chosen, new Map(kept.map((o) => [o.name, o.id])));
     }
   }
 }
+
+/** What has been said about a passage when the demo begins. */
+async function choose(
+  db: Db,
+  passageId: string,
+  { decideIn, known, taken }: DemoChoice,
+  ids: ReadonlyMap<string, string>,
+): Promise<void> {
+  const say = async (event: Partial<VerdictSaid> & Pick<VerdictSaid, "kind">): Promise<void> => {
+    const usual = { fingeringId: null, reason: "", author: DEMO_PIANIST.name, decideOn: null, reviewAfter: null };
+    done(await addVerdict(db, { ...usual, ...event, id: randomUUID(), passageId }));
+  };
+  if (known) await say({ kind: "known", fingeringId: ids.get(known) ?? null });
+  if (decideIn !== undefined) await say({ kind: "undecided", decideOn: dayAfter(today(), decideIn) });
+  if (!taken) return;
+  const { option, reason, reviewAfter } = taken;
+  await say({ kind: "taken", fingeringId: ids.get(option) ?? null, reason, reviewAfter });
+  for (let i = 0; i < reviewAfter; i++) await keepPracticeDay(db, passageId, dayAfter(today(), i), true);
+}
+
+type VerdictSaid = Parameters<typeof addVerdict>[1];
 
 function done<T>(answer: Answer<T>): T {
   if (!answer.ok) throw new Error(`The demo cannot be loaded: ${answer.message}`);

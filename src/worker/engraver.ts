@@ -1,3 +1,5 @@
+import type { Entry } from "@/core/entry/entry";
+
 /** What is to be engraved, and how large. */
 export interface EngravingAsked {
   /** MusicXML whose notes carry ids; the ids stand on the drawing's notes. */
@@ -14,6 +16,8 @@ export interface EngravingAsked {
 export interface Engraver {
   /** @returns one SVG a line of music */
   engrave(asked: EngravingAsked): Promise<readonly string[]>;
+  /** The same of music entered step by step, its notes under the names of core/entry namesOf. */
+  engraveEntry(entry: Entry, asked: Omit<EngravingAsked, "music">): Promise<readonly string[]>;
 }
 
 /** Told apart from drawings kept from before the options below last changed. */

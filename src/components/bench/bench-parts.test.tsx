@@ -8,9 +8,8 @@ import { fingered, studyOfKeys } from "../../../tests/support/studies";
 import { Causes } from "./causes";
 import { FingerPad } from "./finger-pad";
 import { KeepingState } from "../keeping/keeping-state";
-import { OptionCards, type OptionJudged } from "./option-cards";
+import { OptionCards, type CardMerits, type OptionJudged } from "./option-cards";
 import { OutdatedDialog } from "./outdated-dialog";
-import type { CardMerits } from "./use-card-merits";
 import { WorkingOut } from "./working-out";
 
 const study = studyOfKeys([60, 62, 64, 65]);

@@ -1,13 +1,21 @@
 import { ToggleGroup } from "radix-ui";
 import { leaningById } from "@/core/fingering/leanings";
+import type { MeritFound } from "@/core/fingering/merits";
 import type { Judged } from "@/core/fingering/study";
 import type { OptionData } from "@/server/types";
 import { TONE_COLOUR, toneOf, strainText } from "../strain";
-import type { CardMerits } from "./use-card-merits";
 
 export interface OptionJudged {
   readonly option: OptionData;
   readonly judged: Judged;
+}
+
+/** What a card says of an option beside its strain. */
+export interface CardMerits {
+  readonly widest: MeritFound;
+  readonly moves: number;
+  readonly passes: number;
+  readonly traps: number;
 }
 
 /** Where an option comes from: a leaning, an edition or a place by its name, or the player. */

@@ -9,7 +9,7 @@ import type { PassageData } from "@/server/types";
 import { useFigures } from "../build/use-figures";
 import { usePassageWishes } from "../build/use-wishes";
 import { usePlayer } from "../playing/use-player";
-import type { Chosen } from "../score/score";
+import type { Chosen } from "../score/drawn";
 import { useBenchKeys } from "./use-bench-keys";
 import { useFirstOptions } from "./use-first-options";
 import { useLowering } from "./use-lowering";

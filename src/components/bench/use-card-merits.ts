@@ -2,18 +2,10 @@
 
 import { useDeferredValue, useMemo } from "react";
 import type { Figure } from "@/core/figures/figure";
-import { fingered, meritById, type MeritFound } from "@/core/fingering/merits";
+import { fingered, meritById } from "@/core/fingering/merits";
 import type { Fingering } from "@/core/fingering/fingering";
 import type { Judged, Study } from "@/core/fingering/study";
-import type { OptionJudged } from "./option-cards";
-
-/** What a card says of an option beside its strain. */
-export interface CardMerits {
-  readonly widest: MeritFound;
-  readonly moves: number;
-  readonly passes: number;
-  readonly traps: number;
-}
+import type { CardMerits, OptionJudged } from "./option-cards";
 
 /** The figures on the cards, by option; worked out after the digits are drawn, and anew only for what has changed. */
 export function useCardMerits(

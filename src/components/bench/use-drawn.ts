@@ -12,7 +12,7 @@ import type { NoteId } from "@/core/passage/note";
 import { handOf, type Passage } from "@/core/passage/passage";
 import type { DigitLayer } from "../score/digits";
 import { figureMarks, type FigureMark } from "../score/figure-marks";
-import type { Drawn } from "../score/score";
+import type { Drawn } from "../score/drawn";
 import type { OptionJudged } from "./option-cards";
 import { useLanes, type PassageView } from "./use-view";
 import type { ViewSettings } from "./view-settings";

@@ -2,7 +2,8 @@
 
 import { useCallback, useRef, useState } from "react";
 import type { PieceData } from "@/server/types";
-import { Score, type Drawn } from "../score/score";
+import type { Drawn } from "../score/drawn";
+import { Score } from "../score/score";
 import { NewPassage } from "./new-passage";
 import { PieceSurvey } from "./piece-survey";
 

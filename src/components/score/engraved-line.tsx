@@ -12,7 +12,7 @@ import { FigureMarks } from "./figure-marks";
 import { placeSigns } from "./signs";
 import { RemedySign } from "./remedy-sign";
 import { readPlaces, type LinePlaces, type NotePlace } from "./places";
-import type { Drawn } from "./score";
+import type { Drawn } from "./drawn";
 import { StrainLanes } from "./strain-lanes";
 import { StretchBand } from "./stretch-band";
 

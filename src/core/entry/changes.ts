@@ -1,3 +1,4 @@
+import { isOnKeyboard } from "../keyboard/pitch";
 import { compare, subtract, ZERO, type Beats } from "../time/beats";
 import {
   beginsAt,
@@ -158,6 +159,22 @@ export function toVoice(entry: Entry, cursor: Cursor, voice: Cursor["voice"]): C
   let at = 0;
   while (at < items.length && compare(beginsAt(entry, { ...cursor, voice, at: at + 1 }), when) <= 0) at++;
   return { ...cursor, voice, at };
+}
+
+/** The item before the cursor moved by semitones; as it was where a key would leave the keyboard. */
+export function moveBySemitones(entry: Entry, cursor: Cursor, by: 1 | -1): Changed {
+  return changeItem(entry, cursor, (item) => {
+    const keys = item.pitches.map((p) => keyOf(p) + by);
+    return keys.every(isOnKeyboard) ? { ...item, pitches: spelled(entry, keys) } : item;
+  });
+}
+
+/** Another time signature; refused where a bar holds more than it allows. */
+export function setTime(entry: Entry, cursor: Cursor, time: Entry["time"]): Changed {
+  const after = { ...entry, time };
+  const over = entry.bars.findIndex((bar) => bar.some((items) => !fits(after, lengthsOf(items))));
+  if (over < 0) return done(after, cursor);
+  return refused(entry, cursor, `Bar ${over + 1} holds more than a bar of ${time[0]}/${time[1]}.`);
 }
 
 function changeItem(entry: Entry, cursor: Cursor, change: (item: Item) => Item): Changed {

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { compare, ZERO } from "../time/beats";
 import {
   insertBar,
+  moveBySemitones,
   moveBySteps,
   put,
   remove,
@@ -9,6 +10,7 @@ import {
   replaceKeys,
   respell,
   setLength,
+  setTime,
   toggleKey,
   toggleTie,
   toVoice,
@@ -16,7 +18,7 @@ import {
 } from "./changes";
 import { EMPTY_BAR, roomIn, VOICES, type Changed, type Entry } from "./entry";
 import { barBeats, beatsOf, lengthsFor, sumOf, type Length } from "./length";
-import { keyOf, spell } from "./spelling";
+import { keyOf, nearestKey, spell } from "./spelling";
 
 const QUARTER: Length = { base: 4, dotted: false, tuplet: null };
 const HALF: Length = { ...QUARTER, base: 2 };
@@ -93,6 +95,21 @@ describe("entering music step by step", () => {
     expect(toVoice(left.entry, { bar: 0, voice: 0, at: 1 }, 2)).toEqual({ bar: 0, voice: 2, at: 0 });
   });
 
+  it("takes another time signature only where every bar still fits", () => {
+    const three = putting(putting(putting(START, [60]), [62]), [64]);
+    expect(setTime(three.entry, three.cursor, [3, 4]).entry.time).toEqual([3, 4]);
+    expect(setTime(three.entry, three.cursor, [2, 4])).toMatchObject({
+      complaint: "Bar 1 holds more than a bar of 2/4.",
+      entry: three.entry,
+    });
+  });
+
+  it("moves by semitones, and not off the keyboard", () => {
+    const top = putting(START, [108]);
+    expect(shown(moveBySemitones(top.entry, top.cursor, 1))).toEqual([["108/4"]]);
+    expect(shown(moveBySemitones(top.entry, top.cursor, -1))).toEqual([["107/4"]]);
+  });
+
   it("never overfills a bar and always takes back what it put, whatever is done", () => {
     const lengths = [QUARTER, HALF, TRIPLET, { ...QUARTER, base: 16 as const }, { ...QUARTER, dotted: true }];
     const step = fc.record({
@@ -128,6 +145,13 @@ describe("lengths and spelling", () => {
     );
     expect(lengthsFor(ZERO)).toEqual([]);
     expect(beatsOf({ base: 8, dotted: true, tuplet: [3, 2] })).toBe("1/2");
+  });
+
+  it("find the nearest key of a letter, as the key signature has it", () => {
+    expect(nearestKey("C", 0, 64)).toBe(60);
+    expect(nearestKey("C", 2, 70)).toBe(73);
+    expect(nearestKey("B", -1, 60)).toBe(58);
+    expect(nearestKey("A", 0, 21)).toBe(21);
   });
 
   it("spell every key so that it is played on itself, as the key signature has it", () => {

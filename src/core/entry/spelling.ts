@@ -54,6 +54,13 @@ export function movedBySteps(pitch: WrittenPitch, steps: number, fifths: number)
   return isOnKeyboard(keyOf(moved)) ? moved : pitch;
 }
 
+/** The key of a step by the key signature that lies nearest to another key; the lower of two as near. */
+export function nearestKey(step: string, fifths: number, to: number): number {
+  const within = KEYS[STEPS.indexOf(step as (typeof STEPS)[number])]! + signInKey(step, fifths);
+  const octaves = Array.from({ length: 11 }, (_, octave) => octave * 12 + within).filter(isOnKeyboard);
+  return octaves.reduce((best, key) => (Math.abs(key - to) < Math.abs(best - to) ? key : best), octaves[0]!);
+}
+
 /** Every way to write a key with at most one sign. */
 function spellings(key: number): readonly WrittenPitch[] {
   return [0, 1, -1].flatMap((alter) =>

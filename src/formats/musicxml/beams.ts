@@ -1,6 +1,6 @@
 import { beatsOf, type Base } from "@/core/entry/length";
 import { add, toNumber, ZERO, type Beats } from "@/core/time/beats";
-import type { NewNote } from "./write-score";
+import type { NewNote } from "./new-score";
 
 const LEVELS: Partial<Record<Base, number>> = { 8: 1, 16: 2, 32: 3 };
 

@@ -1,6 +1,7 @@
 import { restsIn, VOICES, writtenVoice, type Entry, type VoiceIndex } from "@/core/entry/entry";
 import { keyOf } from "@/core/entry/spelling";
-import { writeScore, type NewNote, type NewVoice } from "./write-score";
+import type { NewNote, NewVoice } from "./new-score";
+import { writeScore } from "./write-score";
 
 /** Music entered step by step as MusicXML; a voice that does not fill its bar rests for what is left. */
 export function writeEntry(entry: Entry): string {

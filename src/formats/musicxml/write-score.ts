@@ -1,42 +1,9 @@
-import { barBeats, beatsOf, sumOf, type Length, type Tuplet } from "@/core/entry/length";
+import { barBeats, beatsOf, sumOf, type Tuplet } from "@/core/entry/length";
 import { signInKey, type WrittenPitch } from "@/core/entry/spelling";
 import { beats, compare, multiply, subtract, toNumber, ZERO, type Beats } from "@/core/time/beats";
 import { escapeXml } from "../xml/tree";
 import { beamsOf } from "./beams";
-
-/** A score for the piano that is written from nothing. */
-export interface NewScore {
-  readonly title: string;
-  /** Sharps positive, flats negative. */
-  readonly fifths: number;
-  readonly time: readonly [number, number];
-  /** Quarter notes a minute. */
-  readonly tempo: number;
-  /** What is written over the first bar, if anything. */
-  readonly words: string;
-  readonly leftClef: "F" | "G";
-  readonly voices: readonly NewVoice[];
-}
-
-export interface NewVoice {
-  readonly staff: 1 | 2;
-  readonly voice: number;
-  /** Stems of a voice that shares its staff all go one way. */
-  readonly stem: "up" | "down" | null;
-  /** Whether it may end before its bar does; what is left is then passed over. */
-  readonly mayEndEarly?: boolean;
-  readonly bars: readonly (readonly NewNote[])[];
-}
-
-/** A note, a chord, or without pitches a rest. */
-export interface NewNote {
-  readonly pitches: readonly (WrittenPitch & { readonly digit?: string | null })[];
-  readonly length: Length;
-  readonly tied: boolean;
-  readonly accent?: boolean;
-  /** Whether a rest is left blank, as where a second voice is silent. */
-  readonly unseen?: boolean;
-}
+import type { NewNote, NewScore, NewVoice } from "./new-score";
 
 /** Divisions of a quarter note: enough for triplets of thirty-seconds, or for every tuplet and dot there is. */
 const DIVISIONS = [24, 1680] as const;

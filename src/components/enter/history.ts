@@ -1,0 +1,37 @@
+import type { Changed, Cursor } from "@/core/entry/entry";
+
+export type Walk = "undo" | "redo";
+
+/** What was entered before, what stands, and what was undone. */
+export interface History {
+  readonly past: readonly Changed[];
+  readonly now: Changed;
+  readonly future: readonly Changed[];
+}
+
+export type Step =
+  | { readonly kind: "change"; readonly made: Changed }
+  | { readonly kind: "go"; readonly cursor: Cursor }
+  | { readonly kind: "walk"; readonly way: Walk }
+  | { readonly kind: "complain"; readonly words: string };
+
+/** A change can be undone; a refused one and a walk of the cursor leave nothing to undo. */
+export function history(state: History, step: Step): History {
+  const { past, now, future } = state;
+  switch (step.kind) {
+    case "change":
+      if (step.made.entry === now.entry) return { ...state, now: step.made };
+      return { past: [...past, now], now: step.made, future: [] };
+    case "go":
+      return { ...state, now: { ...now, cursor: step.cursor, complaint: null } };
+    case "complain":
+      return { ...state, now: { ...now, complaint: step.words } };
+    case "walk": {
+      const to = step.way === "undo" ? past.at(-1) : future[0];
+      if (!to) return state;
+      return step.way === "undo"
+        ? { past: past.slice(0, -1), now: { ...to, complaint: null }, future: [now, ...future] }
+        : { past: [...past, now], now: { ...to, complaint: null }, future: future.slice(1) };
+    }
+  }
+}

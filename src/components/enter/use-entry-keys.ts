@@ -1,0 +1,96 @@
+"use client";
+
+import { useHotkeys } from "react-hotkeys-hook";
+import type { Base } from "@/core/entry/length";
+
+export interface EntryGestures {
+  length(base: Base): void;
+  dot(): void;
+  tuplet(): void;
+  note(letter: string): void;
+  rest(): void;
+  chord(): void;
+  tie(): void;
+  respell(): void;
+  semitone(by: 1 | -1): void;
+  steps(by: number): void;
+  remove(): void;
+  walk(by: 1 | -1): void;
+  voice(): void;
+  hand(): void;
+  insertBar(): void;
+  removeBar(): void;
+  undo(): void;
+  redo(): void;
+}
+
+/** The length each key gives: the last figure of the fraction it is. */
+export const LENGTH_KEYS: readonly (readonly [string, Base, string])[] = [
+  ["1", 1, "whole"],
+  ["2", 2, "half"],
+  ["4", 4, "quarter"],
+  ["8", 8, "eighth"],
+  ["6", 16, "sixteenth"],
+  ["3", 32, "thirty-second"],
+];
+
+/** What each key does, as the player reads it. */
+export const ENTRY_KEYS: readonly (readonly [string, string])[] = [
+  ["1 2 4 8 6 3", "whole, half, quarter, eighth, sixteenth, thirty-second"],
+  [".", "dotted or not"],
+  ["T", "triplet, five, six, seven, plain again"],
+  ["A to G", "that note, nearest to the one before"],
+  ["R", "a rest"],
+  ["K", "keys go to the chord before the cursor, or follow one another again"],
+  ["L", "tie the note before the cursor to the next"],
+  ["N", "write it another way: sharp, flat"],
+  ["+ −", "a semitone up, down"],
+  ["↑ ↓", "a step up, down; with Shift an octave"],
+  ["← →", "the cursor back, forth"],
+  ["Backspace", "take the note before the cursor out"],
+  ["H", "the other hand"],
+  ["V", "the other voice of the hand"],
+  ["I, X", "a bar after this one; take this bar out"],
+  ["Ctrl Z, Ctrl Shift Z", "undo, redo"],
+];
+
+const OWN_ARROWS = "[role=radio],select";
+
+/** Everything that entering needs, by key. */
+export function useEntryKeys(does: EntryGestures): void {
+  const options = { preventDefault: true } as const;
+  const arrows = {
+    ...options,
+    ignoreEventWhen: (event: KeyboardEvent) => event.target instanceof Element && !!event.target.closest(OWN_ARROWS),
+  };
+  useHotkeys(
+    LENGTH_KEYS.map(([key]) => key),
+    (event) => {
+      const found = LENGTH_KEYS.find(([key]) => key === event.key);
+      if (found) does.length(found[1]);
+    },
+    options,
+  );
+  useHotkeys("a,b,c,d,e,f,g", (event) => does.note(event.key.toUpperCase()), options);
+  useHotkeys("period", does.dot, options);
+  useHotkeys("t", does.tuplet, options);
+  useHotkeys("r", does.rest, options);
+  useHotkeys("k", does.chord, options);
+  useHotkeys("l", does.tie, options);
+  useHotkeys("n", does.respell, options);
+  useHotkeys("equal,shift+equal,add", () => does.semitone(1), options);
+  useHotkeys("minus,subtract", () => does.semitone(-1), options);
+  useHotkeys("up", () => does.steps(1), arrows);
+  useHotkeys("down", () => does.steps(-1), arrows);
+  useHotkeys("shift+up", () => does.steps(7), arrows);
+  useHotkeys("shift+down", () => does.steps(-7), arrows);
+  useHotkeys("left", () => does.walk(-1), arrows);
+  useHotkeys("right", () => does.walk(1), arrows);
+  useHotkeys("backspace", does.remove, options);
+  useHotkeys("v", does.voice, options);
+  useHotkeys("h", does.hand, options);
+  useHotkeys("i", does.insertBar, options);
+  useHotkeys("x", does.removeBar, options);
+  useHotkeys("mod+z", does.undo, options);
+  useHotkeys("mod+shift+z,mod+y", does.redo, options);
+}

@@ -1,0 +1,157 @@
+"use client";
+
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import { EMPTY_BAR, type Changed, type Cursor, type Entry } from "@/core/entry/entry";
+import { keepEntered } from "@/server/actions";
+import { outbox, type Keeping } from "../keeping/outbox";
+import { history, type History, type Walk } from "./history";
+
+/** What a page for entering begins with. */
+export interface Begun {
+  readonly pieceId: string | null;
+  readonly entry: Entry | null;
+  /** A sign of what the server holds. */
+  readonly seen: string | null;
+}
+
+export interface EntryInHand {
+  /** The name under which it is kept. */
+  pieceId(): string;
+  readonly entry: Entry;
+  readonly cursor: Cursor;
+  readonly complaint: string | null;
+  readonly keeping: Keeping;
+  /** What another window has kept meanwhile; null as long as nothing was. */
+  readonly theirs: Entry | null;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  change(made: Changed): void;
+  go(cursor: Cursor): void;
+  walk(way: Walk): void;
+  afresh(): void;
+  takeTheirs(): void;
+  keepMine(): void;
+  /** Resolves when all is kept. */
+  settled(): Promise<void>;
+}
+
+const NEW: Entry = { title: "", fifths: 0, time: [4, 4], tempo: 80, bars: [EMPTY_BAR] };
+const START: Cursor = { bar: 0, voice: 0, at: 0 };
+const BLANK: Changed = { entry: NEW, cursor: START, complaint: null };
+/** ms without a change before it is sent. */
+const RESTS = 400;
+
+/** What is kept in the browser of an entry that has changes on their way. */
+interface Draft {
+  readonly pieceId: string;
+  readonly entry: Entry;
+  readonly seen: string | null;
+}
+
+/** Music being entered: every change can be undone, stands in the browser at once and on the server soon after. */
+export function useEntry(begun: Begun): EntryInHand {
+  const place = `velvet-thumb entry ${begun.pieceId ?? "new"}`;
+  const [state, dispatch] = useReducer(history, begun, ({ entry }): History => ({
+    past: [],
+    now: { ...BLANK, entry: entry ?? NEW },
+    future: [],
+  }));
+  const [keeping, setKeeping] = useState<Keeping>("kept");
+  const [theirs, setTheirs] = useState<{ readonly entry: Entry; readonly seen: string } | null>(null);
+  const named = useRef(begun.pieceId);
+  const seen = useRef(begun.seen);
+  const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
+  const { entry } = state.now;
+  const [sent, setSent] = useState(entry);
+
+  useEffect(() => {
+    const draft = draftIn(place);
+    named.current ??= draft?.pieceId ?? crypto.randomUUID();
+    if (!draft) return;
+    seen.current = draft.seen;
+    dispatch({ kind: "change", made: { ...BLANK, entry: draft.entry } });
+  }, [place]);
+
+  const send = useCallback(
+    (given: Entry) => {
+      box.send(async () => {
+        const answer = await keepEntered({ pieceId: named.current, entry: titled(given), seen: seen.current });
+        if (!answer.ok) return dispatch({ kind: "complain", words: answer.message });
+        const { outcome, entry: kept, seen: sign } = answer.value;
+        if (outcome === "outdated") return setTheirs({ entry: kept, seen: sign });
+        seen.current = sign;
+        localStorage.removeItem(place);
+        if (begun.pieceId === null) window.history.replaceState(null, "", `/enter/${named.current}`);
+      });
+    },
+    [box, place, begun.pieceId],
+  );
+  useEffect(() => {
+    if (entry === sent || !named.current || theirs || !hasNotes(entry)) return;
+    const draft: Draft = { pieceId: named.current, entry, seen: seen.current };
+    localStorage.setItem(place, JSON.stringify(draft));
+    const soon = setTimeout(() => {
+      setSent(entry);
+      send(entry);
+    }, RESTS);
+    return () => clearTimeout(soon);
+  }, [entry, sent, place, theirs, send]);
+
+  return {
+    pieceId: () => named.current ?? "",
+    ...state.now,
+    keeping: entry !== sent && hasNotes(entry) && keeping === "kept" ? "keeping" : keeping,
+    theirs: theirs?.entry ?? null,
+    canUndo: state.past.length > 0,
+    canRedo: state.future.length > 0,
+    change: (made) => dispatch({ kind: "change", made }),
+    go: (cursor) => dispatch({ kind: "go", cursor }),
+    walk: (way) => dispatch({ kind: "walk", way }),
+    afresh() {
+      localStorage.removeItem(place);
+      seen.current = null;
+      setSent(NEW);
+      named.current = crypto.randomUUID();
+      dispatch({ kind: "change", made: BLANK });
+    },
+    takeTheirs() {
+      if (!theirs) return;
+      seen.current = theirs.seen;
+      setSent(theirs.entry);
+      localStorage.removeItem(place);
+      dispatch({ kind: "change", made: { ...BLANK, entry: theirs.entry } });
+      setTheirs(null);
+    },
+    keepMine() {
+      if (!theirs) return;
+      seen.current = theirs.seen;
+      setTheirs(null);
+      setSent(entry);
+      send(entry);
+    },
+    async settled() {
+      if (entry !== sent) {
+        setSent(entry);
+        send(entry);
+      }
+      await box.settled();
+    },
+  };
+}
+
+function hasNotes({ bars }: Entry): boolean {
+  return bars.some((bar) => bar.some((items) => items.some((item) => item.pitches.length > 0)));
+}
+
+/** A piece is kept before it has a name. */
+function titled(entry: Entry): Entry {
+  return entry.title.trim() === "" ? { ...entry, title: "Without a name" } : entry;
+}
+
+function draftIn(place: string): Draft | null {
+  try {
+    return JSON.parse(localStorage.getItem(place) ?? "null") as Draft | null;
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,38 @@
+import type { Step } from "@/core/fingering/steps";
+import type { Note, NoteId } from "@/core/passage/note";
+import type { NoteRemedies } from "@/core/passage/remedied";
+import type { Position } from "@/core/fingering/positions";
+import type { Side } from "@/core/hand/finger";
+import type { HandsTaken } from "@/core/passage/passage";
+import type { DigitLayer } from "./digits";
+import type { FigureMark } from "./figure-marks";
+import type { Lane } from "./strain-lanes";
+
+/** How a note was chosen. */
+export interface Chosen {
+  /** Whether the stretch from the note in hand to this one is meant. */
+  readonly extends: boolean;
+  /** Where it was touched, in px of the window; null for a mouse, a pen or a key. */
+  readonly touchedAt: { readonly x: number; readonly y: number } | null;
+}
+
+/** What is drawn about the notes. */
+export interface Drawn {
+  readonly notes: readonly Note[];
+  readonly steps: readonly Step[];
+  readonly layers: readonly DigitLayer[];
+  readonly lanes: readonly Lane[];
+  readonly sideOf: (note: NoteId) => Side;
+  /** What is chosen where the notes as written cannot be held. */
+  readonly remedies?: NoteRemedies | undefined;
+  /** Notes that one hand takes from the other. */
+  readonly taken?: HandsTaken | undefined;
+  /** Runs of notes under one placed hand, of the option in view. */
+  readonly positions?: readonly Position[] | undefined;
+  /** Figures that return. */
+  readonly figures?: readonly FigureMark[] | undefined;
+  /** Notes chosen together. */
+  readonly stretch?: ReadonlySet<NoteId> | undefined;
+  readonly selected: NoteId | null;
+  readonly onSelect: (note: NoteId, chosen?: Chosen) => void;
+}
