@@ -2,6 +2,8 @@ import type { NextConfig } from "next";
 
 const config: NextConfig = {
   reactStrictMode: true,
+  // What has not changed is not drawn again: digits must follow a key press at once.
+  reactCompiler: true,
   poweredByHeader: false,
   serverExternalPackages: ["postgres"],
   experimental: { serverActions: { bodySizeLimit: "2mb" } },

@@ -35,44 +35,118 @@ async function drop(text: string, beforeDropping = 0): Promise<number> {
 row("from drop to first engraving, 60 bars, engraver cold", `${(await drop(piece(60))).toFixed(0)} ms`);
 row("from drop to first engraving, 60 bars, page open for 4 s", `${(await drop(piece(60), 4000)).toFixed(0)} ms`);
 
-await drop(piece(4));
-await page.getByLabel("Name").fill("Timed");
-await page.getByLabel("To bar").fill("4");
-await page.getByRole("button", { name: "Open on the Bench" }).click();
-await page.locator("g[data-note]").first().waitFor({ state: "attached" });
-const times: number[] = [];
-for (let i = 0; i < 12; i++) {
+/** Opens a new piece of so many bars on the Bench and waits for its digits. */
+async function open(bars: number, name: string): Promise<void> {
+  await drop(piece(bars));
+  await page.getByLabel("Name").fill(name);
+  await page.getByLabel("To bar").fill(String(bars));
+  await page.getByRole("button", { name: "Open on the Bench" }).click();
+  await page.locator("g[data-note]").first().waitFor({ state: "attached" });
+  await page.getByRole("radio", { name: /^Option B/ }).waitFor();
+}
+
+/** Middle and worst of some times. */
+function spread(times: readonly number[]): string {
+  const sorted = [...times].sort((a, b) => a - b);
+  const middle = sorted[Math.floor(sorted.length / 2)]!;
+  return `${middle.toFixed(0)} ms median, ${sorted.at(-1)!.toFixed(0)} ms worst of ${sorted.length}`;
+}
+
+/** From a key press to the last new digit that it brings. */
+async function pressed(): Promise<number> {
   await page.keyboard.press("ArrowRight");
-  times.push(
-    await page.evaluate(async () => {
-      const shown = () => [...document.querySelectorAll("g[data-note] text")].map((t) => t.textContent).join("");
-      const ring = document.querySelector(`g[data-note] text[fill="var(--velvet)"]`)?.textContent;
-      const before = shown();
-      const from = performance.now();
-      document.body.dispatchEvent(
-        new KeyboardEvent("keydown", {
-          key: ring === "3" ? "2" : "3",
-          code: ring === "3" ? "Digit2" : "Digit3",
-          bubbles: true,
-        }),
-      );
-      let last = from;
-      let text = before;
-      for (let quiet = 0; quiet < 12; quiet++) {
-        await new Promise((resolve) => requestAnimationFrame(resolve));
-        if (shown() !== text) [text, last, quiet] = [shown(), performance.now(), 0];
-      }
-      return last - from;
-    }),
-  );
+  await page.waitForTimeout(400);
+  const ms = await page.evaluate(async () => {
+    const shown = () => [...document.querySelectorAll("g[data-note] text")].map((t) => t.textContent).join("");
+    const ring = document.querySelector(`g[data-note] text[fill="var(--velvet)"]`)?.textContent;
+    const from = performance.now();
+    document.body.dispatchEvent(
+      new KeyboardEvent("keydown", {
+        key: ring === "3" ? "2" : "3",
+        code: ring === "3" ? "Digit2" : "Digit3",
+        bubbles: true,
+      }),
+    );
+    let [last, text] = [from, shown()];
+    for (let quiet = 0; quiet < 12; quiet++) {
+      await new Promise((resolve) => requestAnimationFrame(resolve));
+      if (shown() !== text) [text, last, quiet] = [shown(), performance.now(), 0];
+    }
+    return last - from;
+  });
   await page
     .getByRole("status")
     .filter({ hasText: /^Kept$/ })
     .waitFor();
+  return ms;
 }
-times.sort((a, b) => a - b);
-row(
-  "from key press to the last new digit on the score, 64 notes",
-  `${times[6]!.toFixed(0)} ms median, ${times[11]!.toFixed(0)} ms worst of ${times.length}`,
-);
+
+/** What the engraver alone takes for the music on the page, in a worker of its own that is warm. */
+async function engraverAlone(): Promise<number[]> {
+  const times: number[] = [];
+  for (let i = 0; i < 6; i++) {
+    await page.keyboard.press(i % 2 === 0 ? "Equal" : "Minus");
+    times.push(
+      await page.evaluate(async () => {
+        const from = performance.now();
+        const before = document.querySelector(".engraving svg");
+        while (document.querySelector(".engraving svg") === before && performance.now() - from < 5000)
+          await new Promise((resolve) => requestAnimationFrame(resolve));
+        return performance.now() - from;
+      }),
+    );
+    // What was engraved once is kept: forgotten here, so that it is engraved again.
+    await page.evaluate(() => indexedDB.deleteDatabase("velvet-thumb-engravings"));
+    await page.waitForTimeout(300);
+  }
+  return times.slice(0, 2);
+}
+
+/** Frames a second while the tempo slider is dragged to and fro for two seconds. */
+async function dragged(): Promise<number> {
+  const thumb = page.getByRole("slider", { name: /^Tempo/ });
+  const box = (await thumb.boundingBox())!;
+  const y = box.y + box.height / 2;
+  await page.mouse.move(box.x + 10, y);
+  await page.mouse.down();
+  const counting = page.evaluate(async () => {
+    const from = performance.now();
+    let frames = 0;
+    while (performance.now() - from < 2000) {
+      await new Promise((resolve) => requestAnimationFrame(resolve));
+      frames++;
+    }
+    return (frames * 1000) / (performance.now() - from);
+  });
+  for (let i = 0; i < 100; i++) {
+    await page.mouse.move(box.x + 10 - 200 + 180 * Math.sin(i / 8), y);
+    await page.waitForTimeout(18);
+  }
+  const rate = await counting;
+  await page.mouse.up();
+  await page.keyboard.press("Escape");
+  return rate;
+}
+
+/** From asking for the Bench of a passage to its digits on the engraved score. */
+async function opened(address: string): Promise<number> {
+  const from = performance.now();
+  await page.goto(address);
+  await page.locator("g[data-note]").first().waitFor({ state: "attached" });
+  return performance.now() - from;
+}
+
+for (const bars of [4, 16]) {
+  await open(bars, `Timed over ${bars} bars`);
+  const times: number[] = [];
+  for (let i = 0; i < 12; i++) times.push(await pressed());
+  row(`from key press to the last new digit on the score, ${bars * 16} notes`, spread(times));
+  row(`the engraver alone for the same music, warm`, spread(await engraverAlone()));
+  row(`frames a second while the tempo is dragged, ${bars * 16} notes`, (await dragged()).toFixed(0));
+  const at = page.url().split("?")[0]!;
+  await opened(at);
+  const again: number[] = [];
+  for (let i = 0; i < 5; i++) again.push(await opened(at));
+  row(`opening the passage anew, the engraving kept, ${bars * 16} notes`, spread(again));
+}
 await browser.close();

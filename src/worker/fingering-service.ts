@@ -191,23 +191,24 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     firstOptions: (onProgress) => run(findingFirstOptions(atHand().study), onProgress),
     async around({ leaning: id, wishes, pins, ruledOut }) {
       const leaning = leaningById(id);
-      const { study, lattices } = atHand().by(leaning);
-      const conditions = optionConditions(study, leaning, wishes, { pins, ruledOut });
+      const { by, figures } = atHand();
+      const { study, lattices } = by(leaning);
+      const conditions = optionConditions(study, leaning, wishes, { pins, ruledOut }, figures());
       const answer = await run(fingering(lattices, conditions, 1), () => undefined);
       return answer.stopped ? answer : { stopped: false, found: answer.found[0]! };
     },
     async lowering({ leaning: id, wishes, ...asked }, digits, note) {
-      const { study: plain } = atHand();
+      const { study: plain, by, figures } = atHand();
       const leaning = leaningById(id);
-      const { study, lattices } = atHand().by(leaning);
-      const conditions = optionConditions(study, leaning, wishes, asked);
+      const { study, lattices } = by(leaning);
+      const conditions = optionConditions(study, leaning, wishes, asked, figures());
       return latest("lowering", loweringAt(plain, lattices, conditions, judge(plain, digits), note));
     },
     atTempo: (tempo, digits) => latest("tempo", judging(atHand().study, tempo, digits)),
     async bestAtTempo(tempo, wishes) {
       const leaning = leaningById("balanced");
       const study = leaningStudy(playedAt(atHand().study, tempo), leaning);
-      const conditions = optionConditions(study, leaning, wishes, { pins: {}, ruledOut: {} });
+      const conditions = optionConditions(study, leaning, wishes, { pins: {}, ruledOut: {} }, atHand().figures());
       const answer = await latest("best", fingering(latticesOf(study), conditions, 1));
       return answer.stopped ? answer : { stopped: false, found: judge(study, answer.found[0]!) };
     },

@@ -56,7 +56,7 @@ export function BenchAside({ bench }: { bench: BenchInHand }) {
           />
           {note && (
             <FingerPad
-              option={inView.option}
+              option={bench.inForce ?? inView.option}
               note={note}
               onPin={does.pin}
               onRuleOut={does.ruleOut}

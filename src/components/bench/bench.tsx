@@ -38,7 +38,7 @@ export function Bench({ data }: { data: PassageData }) {
       )}
       {touched && note && inView && (
         <TouchPad
-          option={inView.option}
+          option={bench.inForce ?? inView.option}
           note={note}
           at={touched}
           onPin={(finger) => bench.does.pin(finger)}

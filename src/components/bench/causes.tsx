@@ -52,7 +52,7 @@ export function Causes({ all, note, title, lowering }: Props) {
               ))}
               {(found?.causes.length ?? 0) === 0 && <li className="text-soft">lies at ease</li>}
             </ul>
-            {lowering?.option === option.id && lowering.found && lowering.found.length > 0 && (
+            {lowering?.option === option.id && lowering.found && (
               <WouldLower note={note} {...lowering} found={lowering.found} />
             )}
           </div>
@@ -69,6 +69,8 @@ function WouldLower({
   found,
   onPin,
 }: Omit<NonNullable<Props["lowering"]>, "found"> & { readonly note: NoteId; readonly found: readonly Lowering[] }) {
+  if (found.length === 0)
+    return <p className="mt-1 text-sm text-soft">No other finger here lowers it without costing more elsewhere.</p>;
   return (
     <ul aria-label="What would lower it" className="mt-1 border-l-2 border-velvet pl-2 text-sm">
       {found.map((way) => (

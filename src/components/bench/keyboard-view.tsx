@@ -20,8 +20,8 @@ interface Props {
   readonly clock: (() => number | null) | null;
 }
 
-/** Keys shown at least, so that a narrow passage is not drawn larger than life. */
-const LEAST_KEYS = 30;
+/** Keys shown at least: what fits beside one another at the height there is. */
+const LEAST_KEYS = 66;
 
 /** The keyboard in millimetres with the hands as they lie at one step, and faintly where they go next. */
 export const KeyboardView = memo(function KeyboardView({ study, steps, at, fingering, label, times, clock }: Props) {

@@ -1,3 +1,4 @@
+import type { ComponentProps } from "react";
 import { Dialog } from "radix-ui";
 import { Digit } from "../score/digit";
 import { Button } from "../ui/button";
@@ -27,7 +28,7 @@ export function KeysDialog({ open, onOpen }: { open: boolean; onOpen: (open: boo
             {SIGNS.map(([name, sign]) => (
               <li key={name} className="flex items-center gap-1">
                 <svg width={26} height={26} aria-hidden>
-                  <Digit digit={{ ...PLAIN, ...sign }} strong chosen={false} />
+                  <Digit {...PLAIN} {...sign} />
                 </svg>
                 {name}
               </li>
@@ -42,7 +43,7 @@ export function KeysDialog({ open, onOpen }: { open: boolean; onOpen: (open: boo
   );
 }
 
-const PLAIN: Parameters<typeof Digit>[0]["digit"] = {
+const PLAIN: ComponentProps<typeof Digit> = {
   note: "" as never,
   layer: "",
   text: "3",
@@ -53,6 +54,8 @@ const PLAIN: Parameters<typeof Digit>[0]["digit"] = {
   marked: false,
   printed: false,
   changed: false,
+  strong: true,
+  chosen: false,
 };
 
 const SIGNS: readonly (readonly [string, Partial<typeof PLAIN>])[] = [

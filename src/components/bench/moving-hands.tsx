@@ -30,14 +30,14 @@ export function MovingHands({ stills, at, times, clock }: Props) {
   return (
     <g data-moving={moving}>
       {SIDES.map((side) => {
+        const [still, pose] = [stills[at]?.[side], poses[side]];
+        return still && pose ? <HandShape key={side} pose={pose} side={side} striking={still.striking} /> : null;
+      })}
+      {SIDES.map((side) => {
         const coming = next?.[side];
         return coming && coming.striking.size > 0 ? (
           <HandToCome key={`next ${side}`} pose={coming.pose} striking={coming.striking} />
         ) : null;
-      })}
-      {SIDES.map((side) => {
-        const [still, pose] = [stills[at]?.[side], poses[side]];
-        return still && pose ? <HandShape key={side} pose={pose} side={side} striking={still.striking} /> : null;
       })}
       {!moving &&
         SIDES.map((side) => {

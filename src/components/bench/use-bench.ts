@@ -1,15 +1,16 @@
 "use client";
 
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useDeferredValue, useMemo, useState } from "react";
 import { toast } from "sonner";
 import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
-import type { PassageData } from "@/server/types";
+import type { OptionData, PassageData } from "@/server/types";
 import { useFigures } from "../build/use-figures";
 import { usePassageWishes } from "../build/use-wishes";
 import { usePlayer } from "../playing/use-player";
 import type { Chosen } from "../score/drawn";
+import type { OptionJudged } from "./option-cards";
 import { useBenchKeys } from "./use-bench-keys";
 import { useFirstOptions } from "./use-first-options";
 import { useLowering } from "./use-lowering";
@@ -31,31 +32,36 @@ export function useBench(given: PassageData) {
   const held = useOptions(data, wishes);
   const inHand = usePassageWishes(data, wishes, showWishes, held.setOptions);
   const first = useFirstOptions(data, held.setOptions);
-  const view = usePassageView(same, held.options);
+  // Digits follow a gesture at once; what is judged and drawn of them comes right after.
+  const settledOptions = useDeferredValue(held.options);
+  const view = usePassageView(same, settledOptions);
   const tempo = useTempo(view.all, same.manner.tempo, wishes);
   const { option: inView, choose: chooseOption } = useOptionInView(tempo.all, "option", 0);
   const [previewed, preview] = useState<string | null>(null);
   const shown = tempo.all.find((o) => o.option.name === previewed) ?? inView;
+  const now = (judged: OptionJudged | undefined): OptionData | undefined =>
+    held.options.find((o) => o.id === judged?.option.id) ?? judged?.option;
   const { note, at, choose } = useNoteInHand(view, undefined);
   const [settings, setSettings] = useViewSettings();
-  const stretch = useStretch(view, note, at);
+  const stretch = useStretch(view, note);
   const figures = useFigures(view.study, wishes.tying);
   const player = usePlayer(view.study, view.steps, tempo.tempo, data.meter, settings);
-  const drawn = useDrawn(view, tempo.all, shown, wishes, figures.figures, settings);
+  const drawn = useDrawn(view, tempo.all, shown, now(shown), wishes, figures.figures, settings);
   const lowering = useLowering(inView?.option, wishes, note);
   const tie = useTie(figures.figures, view.notes, wishes, inHand.setWishes);
   const [touched, setTouched] = useState<Chosen["touchedAt"]>(null);
   const [keysShown, showKeys] = useState(false);
   const sideOf = useSideOf(view.study.passage);
 
+  const { extend, clear } = stretch;
   const chooseNote = useCallback(
     (next: NoteId, how?: Chosen) => {
-      if (how?.extends) return stretch.extend(view.steps.findIndex((s) => s.notes.includes(next)));
-      stretch.clear();
+      if (how?.extends) return extend(view.steps.findIndex((s) => s.notes.includes(next)));
+      clear();
       choose(next);
       setTouched(how?.touchedAt ?? null);
     },
-    [choose, stretch, view.steps],
+    [choose, extend, clear, view.steps],
   );
   const optionId = inView?.option.id;
   const hasStretch = stretch.notes.length > 0;
@@ -124,6 +130,8 @@ export function useBench(given: PassageData) {
     view,
     tempo,
     inView,
+    /** The option in force as it stands after the newest gesture. */
+    inForce: now(inView),
     shown,
     chooseOption,
     previewed,

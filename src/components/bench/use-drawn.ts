@@ -10,6 +10,7 @@ import type { FingeringWishes } from "@/core/fingering/wishes";
 import type { Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import { handOf, type Passage } from "@/core/passage/passage";
+import type { OptionData } from "@/server/types";
 import type { DigitLayer } from "../score/digits";
 import { figureMarks, type FigureMark } from "../score/figure-marks";
 import type { Drawn } from "../score/drawn";
@@ -29,11 +30,13 @@ export function useSideOf(passage: Passage): (note: NoteId) => Side {
  * What is drawn about the notes for one option: its digits as the player wants to see them, its positions, the strain of
  * all options, and the figures that return.
  * @param all at the tempo in hand
+ * @param option the one shown, as it stands after the newest gesture
  */
 export function useDrawn(
   view: PassageView,
   all: readonly OptionJudged[],
   shown: OptionJudged | undefined,
+  option: OptionData | undefined,
   wishes: FingeringWishes,
   figures: readonly Figure[] | null,
   { digits, hands }: ViewSettings,
@@ -41,7 +44,6 @@ export function useDrawn(
   const { study, steps, notes } = view;
   const sideOf = useSideOf(study.passage);
   const isSeen = useCallback((id: NoteId) => hands === "both" || sideOf(id) === hands, [hands, sideOf]);
-  const option = shown?.option;
   const layers = useMemo((): readonly DigitLayer[] => {
     if (!option) return [];
     const doubtful = digits === "doubt" ? notesInDoubt(study, option.digits, option.pins) : null;
@@ -69,9 +71,10 @@ export function useDrawn(
           }),
     [steps, hands, isSeen],
   );
+  const settled = shown?.option;
   const positions = useMemo(
-    () => option && positionsOf(study, option.digits).filter(({ side }) => hands === "both" || side === hands),
-    [study, option, hands],
+    () => settled && positionsOf(study, settled.digits).filter(({ side }) => hands === "both" || side === hands),
+    [study, settled, hands],
   );
   const lanes = useLanes({ ...view, all }, shown);
   const marks = useMarks(figures, wishes);

@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { handOf } from "@/core/passage/passage";
 import type { NoteId } from "@/core/passage/note";
 import type { PassageView } from "./use-view";
@@ -23,7 +23,7 @@ export interface StretchInHand extends Stretch {
 }
 
 /** The stretch from where Shift was first held to the note in hand: the notes of that note's hand. */
-export function useStretch({ steps, study }: PassageView, note: NoteId | null, at: number): StretchInHand {
+export function useStretch({ steps, study }: PassageView, note: NoteId | null): StretchInHand {
   const [ends, setEnds] = useState<{ readonly anchor: NoteId; readonly to: number } | null>(null);
   const found = useMemo((): Stretch => {
     const anchor = ends ? stepOf(steps, ends.anchor) : -1;
@@ -35,13 +35,13 @@ export function useStretch({ steps, study }: PassageView, note: NoteId | null, a
     return { notes: steps.slice(from, to + 1).flatMap((s) => s.notes.filter((id) => own.has(id))), from, to };
   }, [ends, steps, study]);
   const set = useMemo(() => new Set(found.notes), [found]);
-  return {
-    ...found,
-    set,
-    extend: (to) => {
-      const anchor = ends?.anchor ?? note;
-      if (anchor && at >= 0) setEnds({ anchor, to: Math.min(steps.length - 1, Math.max(0, to)) });
+  const last = steps.length - 1;
+  const extend = useCallback(
+    (to: number) => {
+      if (note) setEnds((now) => ({ anchor: now?.anchor ?? note, to: Math.min(last, Math.max(0, to)) }));
     },
-    clear: () => setEnds(null),
-  };
+    [note, last],
+  );
+  const clear = useCallback(() => setEnds(null), []);
+  return useMemo(() => ({ ...found, set, extend, clear }), [found, set, extend, clear]);
 }

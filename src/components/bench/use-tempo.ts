@@ -1,7 +1,7 @@
 "use client";
 
 import { parseAsInteger, useQueryState } from "nuqs";
-import { useEffect, useMemo, useState } from "react";
+import { startTransition, useEffect, useMemo, useState } from "react";
 import type { Fingering } from "@/core/fingering/fingering";
 import type { Judged } from "@/core/fingering/study";
 import type { FingeringWishes } from "@/core/fingering/wishes";
@@ -62,7 +62,9 @@ function useJudgedAt(all: readonly OptionJudged[], tempo: number, target: number
     void fingeringWorker()
       .atTempo(tempo, digits)
       .then((answer) => {
-        if (!answer.stopped) setFound({ tempo, known: new Map(digits.map((each, i) => [each, answer.found[i]!])) });
+        if (answer.stopped) return;
+        const known = new Map(digits.map((each, i) => [each, answer.found[i]!]));
+        startTransition(() => setFound({ tempo, known }));
       });
   }, [all, tempo, isAway]);
   return useMemo(() => {
@@ -77,7 +79,7 @@ function useBestAt(tempo: number, wishes: FingeringWishes): Judged | null {
     void fingeringWorker()
       .bestAtTempo(tempo, wishes)
       .then((answer) => {
-        if (!answer.stopped) setBest({ tempo, judged: answer.found });
+        if (!answer.stopped) startTransition(() => setBest({ tempo, judged: answer.found }));
       });
   }, [tempo, wishes]);
   return best?.tempo === tempo ? best.judged : null;

@@ -1,7 +1,7 @@
 "use client";
 
 import { parseAsString, useQueryState } from "nuqs";
-import { useMemo } from "react";
+import { useCallback, useMemo } from "react";
 import { differences, type Fingering } from "@/core/fingering/fingering";
 import { stepsOf, type Step } from "@/core/fingering/steps";
 import { judge, notesAsked, type Judged, type Study } from "@/core/fingering/study";
@@ -31,7 +31,7 @@ export function usePassageView(data: StudyData, options: readonly OptionData[]):
   );
   const judge = useMemo(() => judgeOf(study), [study]);
   const all = useMemo(() => options.map((option) => ({ option, judged: judge(option.digits) })), [options, judge]);
-  return { study, steps, asked, notes, all };
+  return useMemo(() => ({ study, steps, asked, notes, all }), [study, steps, asked, notes, all]);
 }
 
 /** Judges on one study; options that did not change are not judged again. */
@@ -55,7 +55,8 @@ export function useNoteInHand(
   const [named, setNamed] = useQueryState("note", parseAsString.withDefault(""));
   const found = asked.includes(named as NoteId) ? (named as NoteId) : besideIt(named, asked, notes);
   const note = found ?? fallback ?? asked[0] ?? null;
-  return { note, at: note ? stepOf(steps, note) : -1, choose: (next) => void setNamed(next) };
+  const choose = useCallback((next: NoteId) => void setNamed(next), [setNamed]);
+  return { note, at: note ? stepOf(steps, note) : -1, choose };
 }
 
 /** Another note of the moment of one that is not played. */

@@ -38,7 +38,11 @@ export function EnterView({ begun, passageId }: { begun: Begun; passageId: strin
         <KeepingState keeping={inHand.keeping} />
         <OpenButton inHand={inHand} passageId={passageId} />
       </div>
-      <EntrySettings inHand={inHand} />
+      <EntrySettings inHand={inHand}>
+        <Button onClick={piano.connect}>
+          <Piano size={16} aria-hidden /> {piano.connected ? piano.connected.name : "Connect a MIDI piano"}
+        </Button>
+      </EntrySettings>
       <EntryScore entry={entry} cursor={cursor} onGo={inHand.go} />
       <div className="sticky bottom-0 border-t border-hairline bg-paper pt-2">
         <div className="flex flex-wrap items-baseline gap-x-4">
@@ -58,9 +62,6 @@ export function EnterView({ begun, passageId }: { begun: Begun; passageId: strin
           </Button>
           <Button onClick={does.redo} disabled={!inHand.canRedo} aria-label="Redo" className="px-3!">
             <Redo2 size={16} aria-hidden />
-          </Button>
-          <Button onClick={piano.connect} className="px-3!">
-            <Piano size={16} aria-hidden /> {piano.connected ? piano.connected.name : "MIDI piano"}
           </Button>
         </div>
         {piano.complaint && <p className="text-sm">{piano.complaint}</p>}

@@ -1,5 +1,6 @@
 "use client";
 
+import type { ReactNode } from "react";
 import { setTime } from "@/core/entry/changes";
 import type { Entry } from "@/core/entry/entry";
 import { TEMPO_RANGE } from "@/core/passage/passage";
@@ -23,7 +24,7 @@ const TIMES: readonly Entry["time"][] = [
 const KEYS = Array.from({ length: 15 }, (_, i) => i - 7);
 
 /** Name, key, time and tempo of the music. */
-export function EntrySettings({ inHand }: { inHand: EntryInHand }) {
+export function EntrySettings({ inHand, children }: { inHand: EntryInHand; children: ReactNode }) {
   const { entry, cursor, change, afresh } = inHand;
   const set = (part: Partial<Entry>): void => change({ entry: { ...entry, ...part }, cursor, complaint: null });
   return (
@@ -88,9 +89,12 @@ export function EntrySettings({ inHand }: { inHand: EntryInHand }) {
           />
         )}
       </Field>
-      <Button look="quiet" className="ml-auto" onClick={afresh}>
-        Begin another
-      </Button>
+      <div className="ml-auto flex gap-2">
+        {children}
+        <Button look="quiet" onClick={afresh}>
+          Begin another
+        </Button>
+      </div>
     </div>
   );
 }

@@ -1,7 +1,7 @@
+import { memo } from "react";
 import type { DigitPlaced } from "./digits";
 
-interface Props {
-  readonly digit: DigitPlaced;
+interface Props extends DigitPlaced {
   /** Whether it belongs to the first layer. */
   readonly strong: boolean;
   readonly chosen: boolean;
@@ -11,8 +11,8 @@ interface Props {
  * One finger digit. A pinned one is heavy and underlined, one that came with the score has a small ring, one that has
  * been changed since the option was made a stroke before it, a differing one stands in a box; one worked out is plain.
  */
-export function Digit({ digit, strong, chosen }: Props) {
-  const { text, x, y, size, pinned, marked, printed, changed, note, layer } = digit;
+export const Digit = memo(function Digit(props: Props) {
+  const { text, x, y, size, pinned, marked, printed, changed, note, layer, strong, chosen } = props;
   const unit = size / 15;
   return (
     <g data-note={note} data-layer={layer}>
@@ -73,4 +73,4 @@ export function Digit({ digit, strong, chosen }: Props) {
       )}
     </g>
   );
-}
+});

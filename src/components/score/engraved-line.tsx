@@ -31,7 +31,7 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
   const [places, setPlaces] = useState<LinePlaces | null>(null);
   const ids = useMemo(() => notes.map((n) => n.id), [notes]);
   const measure = useCallback((element: HTMLElement) => setPlaces(readPlaces(element, ids)), [ids]);
-  const digits = useMemo(() => (places ? placeDigits(places, notes, layers, zoom) : []), [places, notes, layers, zoom]);
+  const own = useMemo(() => (places ? notes.filter((n) => places.notes.has(n.id)) : []), [places, notes]);
   const chosen = selected ? places?.notes.get(selected) : undefined;
   const choose = (event: React.PointerEvent | React.MouseEvent): void => {
     const id = (event.target as Element).closest("g.note")?.id as NoteId | undefined;
@@ -62,14 +62,7 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
             ))}
             <HandBrackets places={places} notes={notes} taken={taken ?? NONE_TAKEN} />
             {figures && <FigureMarks places={places} marks={figures} />}
-            {digits.map((d) => (
-              <Digit
-                key={`${d.layer} ${d.note}`}
-                digit={d}
-                strong={d.layer === layers[0]?.name}
-                chosen={d.note === selected}
-              />
-            ))}
+            <Digits places={places} notes={own} layers={layers} zoom={zoom} selected={chosen ? selected : null} />
           </svg>
         )}
       </div>
@@ -77,6 +70,20 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
       {places && <StrainLanes {...{ places, onSelect, selected }} {...lanesOf(props)} />}
     </div>
   );
+});
+
+/** The digits of all layers on one line. */
+const Digits = memo(function Digits({
+  places,
+  notes,
+  layers,
+  zoom,
+  selected,
+}: Pick<Props, "notes" | "layers" | "zoom" | "selected"> & { readonly places: LinePlaces }) {
+  const digits = useMemo(() => placeDigits(places, notes, layers, zoom), [places, notes, layers, zoom]);
+  return digits.map((d) => (
+    <Digit key={`${d.layer} ${d.note}`} {...d} strong={d.layer === layers[0]?.name} chosen={d.note === selected} />
+  ));
 });
 
 function lanesOf({ steps, lanes, sideOf }: Props): Pick<Props, "steps" | "lanes" | "sideOf"> {

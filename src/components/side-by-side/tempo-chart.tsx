@@ -59,7 +59,7 @@ export function TempoChart({ names, sweep: { tempos, curves, flips }, target }: 
                 strokeDasharray={STROKES[i]!.dash}
                 dot={false}
                 isAnimationActive={false}
-                label={endLabel(name, tempos.length - 1)}
+                label={letterOn(name, Math.round((tempos.length - 1) * (1 - LABEL_STEP * (i + 0.3))))}
               />
             ))}
           </LineChart>
@@ -72,18 +72,25 @@ export function TempoChart({ names, sweep: { tempos, curves, flips }, target }: 
 
 const TICK = { fontSize: 12, fill: "var(--ink)", fontFamily: "var(--font-sans)" } as const;
 
-/** The letter at the end of its line. */
-function endLabel(name: string, last: number) {
-  return function EndLabel({ index, x, y }: { index?: number; x?: number | string; y?: number | string }) {
-    if (index !== last) return <g />;
+/** Share of the line's length between the letters of one line and the next, so that they never meet. */
+const LABEL_STEP = 0.08;
+
+/** The letter of a line, over it at one of its points. */
+function letterOn(name: string, at: number) {
+  return function Letter({ index, x, y }: { index?: number; x?: number | string; y?: number | string }) {
+    if (index !== at) return <g />;
     return (
       <text
-        x={Number(x) + 8}
-        y={Number(y) + 4}
-        fontSize={15}
+        x={Number(x)}
+        y={Number(y) - 6}
+        textAnchor="middle"
+        fontSize={16}
         fontFamily="var(--font-serif)"
         fontStyle="italic"
         fill="var(--ink)"
+        stroke="var(--paper)"
+        strokeWidth={4}
+        paintOrder="stroke"
       >
         {name}
       </text>

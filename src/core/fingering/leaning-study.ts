@@ -1,4 +1,5 @@
 import { drain } from "../drain";
+import type { Figure } from "../figures/figure";
 import { figuresOf } from "../figures/find";
 import { bondsOf } from "../figures/ties";
 import type { Tying } from "../figures/tying";
@@ -17,11 +18,20 @@ export function leaningStudy(study: Study, leaning: Leaning): Study {
   };
 }
 
-/** What the player asks, with the ties of a leaning; those the player has made come first. */
-export function leaningConditions(study: Study, leaning: Leaning, conditions: Conditions, tying?: Tying): Conditions {
+/**
+ * What the player asks, with the ties of a leaning; those the player has made come first.
+ * @param figures those of the study, where they are known already
+ */
+export function leaningConditions(
+  study: Study,
+  leaning: Leaning,
+  conditions: Conditions,
+  tying?: Tying,
+  figures?: readonly Figure[],
+): Conditions {
   if (conditions.bonds !== undefined) return conditions;
   const asked = tying ?? leaning.tying ?? "alike";
-  return asked === "none" ? conditions : { ...conditions, bonds: bondsOf(study, figuresOf(study), asked) };
+  return asked === "none" ? conditions : { ...conditions, bonds: bondsOf(study, figures ?? figuresOf(study), asked) };
 }
 
 /** The k best by a leaning, best first, its totals in its own weights. */

@@ -23,12 +23,15 @@ export interface Lowering {
 
 /** Less than this is not worth saying. */
 const LEAST_GAIN = 0.5;
+/** What costs more elsewhere than so many times what is gained is no help. A choice. */
+const DEAREST = 2;
 /** How many are told at most. */
 const MOST_TOLD = 3;
 
 /**
  * What would lower the strain at a note: every other finger on it, and on the notes of its hand's onset before, is
- * tried as a pin; those by which the onset's strain falls are told, the ones first that serve the whole passage best.
+ * tried as a pin; those by which the onset's strain falls, at no more than twice the cost elsewhere, are told, the ones
+ * first that serve the whole passage best.
  * Pins of the player's on other notes stand. A generator, so that it can be stopped.
  * @param lattices of the study as the option's leaning searches it
  * @param judged the fingering as it stands, judged on `study`
@@ -54,7 +57,7 @@ export function* loweringAt(
       seen.add(digitsText(asked, best));
       const after = judge(study, best);
       const [gained, total] = [sumAt(here, after) - sumAt(here, judged), sumAt(asked, after) - sumAt(asked, judged)];
-      if (gained > -LEAST_GAIN) continue;
+      if (gained > -LEAST_GAIN || total - gained > -gained * DEAREST) continue;
       found.push({
         note: other,
         finger,

@@ -14,13 +14,18 @@ export interface Opening {
   readonly note: NoteId;
 }
 
-/** The openings that a hand makes on coming to an onset and while it lies there. A finger carried free opens nothing. */
+/**
+ * The openings that a hand makes on coming to an onset and while it lies there. A finger carried free opens nothing, and
+ * where one note after another lies beyond the widest opening of their fingers, the hand is carried.
+ */
 export function openingsAt({ hand }: Task, before: Frame | null, now: Frame): readonly Opening[] {
   const down = [...now.held, ...now.struck];
   const together = down.flatMap((a, i) => down.slice(i + 1).map((b) => [a, b] as const));
   const bound = before?.struck.filter((p) => p.stroke.ms + p.stroke.soundsMs >= now.onset.ms - 1) ?? [];
   const joined = bound.flatMap((a) => now.struck.map((b) => [a, b] as const));
-  return [...together, ...joined].flatMap(([a, b]) => (a.finger === b.finger ? [] : [between(a, b)]));
+  const opened = (pairs: readonly (readonly [Press, Press])[]): readonly Opening[] =>
+    pairs.filter(([a, b]) => a.finger !== b.finger).map(([a, b]) => between(a, b));
+  return [...opened(together), ...opened(joined).filter(({ mm, limits }) => mm <= limits.widestPractical)];
 
   function between(a: Press, b: Press): Opening {
     const [low, high] = a.finger < b.finger ? [a, b] : [b, a];
