@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useRef, useState } from "react";
+import { startTransition, useEffect, useRef, useState } from "react";
 import type { Drawn } from "./drawn";
 import { EngravedLine } from "./engraved-line";
 import { useEngraving } from "./use-engraving";
@@ -29,6 +29,7 @@ export function Score({ music, beginning, zoom = 1, oneLine = false, ...drawn }:
     rows: Math.max(1, drawn.layers.length),
   };
   const engraving = useEngraving(asked, beginning);
+  const lines = useGradually(engraving.state === "done" ? engraving.lines : NO_LINES);
   return (
     <div
       ref={frame}
@@ -37,10 +38,27 @@ export function Score({ music, beginning, zoom = 1, oneLine = false, ...drawn }:
     >
       {engraving.state === "working" && <p className="pt-24 text-center font-serif text-soft italic">Engraving…</p>}
       {engraving.state === "failed" && <p role="alert">{engraving.message}</p>}
-      {engraving.state === "done" &&
-        engraving.lines.map((svg, i) => <EngravedLine key={i} svg={svg} zoom={zoom} {...drawn} />)}
+      {lines.map((svg, i) => (
+        <EngravedLine key={i} svg={svg} zoom={zoom} {...drawn} />
+      ))}
     </div>
   );
+}
+
+const NO_LINES: readonly string[] = [];
+/** Lines that are drawn at once: what is seen of most passages. */
+const AT_ONCE = 2;
+
+/** Of many lines the first at once and each other a little later, so that what is seen first need not wait for all. */
+function useGradually(lines: readonly string[]): readonly string[] {
+  const [shown, setShown] = useState({ of: lines, count: AT_ONCE });
+  const count = shown.of === lines || shown.count > AT_ONCE ? shown.count : AT_ONCE;
+  useEffect(() => {
+    if (count >= lines.length) return;
+    const soon = requestAnimationFrame(() => startTransition(() => setShown({ of: lines, count: count + 1 })));
+    return () => cancelAnimationFrame(soon);
+  }, [lines, count]);
+  return lines.slice(0, count);
 }
 
 /** Width of an element in whole px, followed as it changes. */
