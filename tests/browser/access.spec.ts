@@ -4,7 +4,7 @@ import { engraved } from "./support";
 
 async function demoPassage(page: Page): Promise<string> {
   await page.goto("/");
-  return (await page.getByRole("link", { name: /The run over the black keys/ }).getAttribute("href"))!;
+  return (await page.getByRole("link", { name: /^The run over the black keys bars/ }).getAttribute("href"))!;
 }
 
 const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
@@ -16,7 +16,7 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     "Piece",
     async (page) => {
       await page.goto("/");
-      await page.getByRole("link", { name: "Dark Water" }).click();
+      await page.getByRole("link", { name: "Dark Water", exact: true }).click();
       await expect(page.locator(".engraving g.note").first()).toBeAttached();
       await expect(page.getByText(/moments with more than one key/)).toBeVisible();
     },
@@ -42,6 +42,15 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     async (page) => {
       await page.goto((await demoPassage(page)).replace("/bench/", "/side-by-side/"));
       await engraved(page);
+      await expect(page.getByRole("img", { name: /^Strain against tempo/ })).toBeVisible();
+    },
+  ],
+  [
+    "Enter a passage",
+    async (page) => {
+      await page.goto("/enter");
+      await page.keyboard.press("c");
+      await expect(page.locator(".engraving g.note")).toHaveCount(1);
     },
   ],
 ];

@@ -22,6 +22,7 @@ test("every fingertip is drawn where the placement solver has it", async ({ page
   await engraved(page);
   let seen = 0;
   for (const keys of ONSETS) {
+    await expect(page.locator(`[data-moving="false"]`)).toBeAttached();
     const tips = await page.locator(`g[data-playing="true"]`).evaluateAll((all) =>
       all.map((g) => ({
         finger: Number(g.getAttribute("data-finger")),
@@ -40,6 +41,7 @@ test("every fingertip is drawn where the placement solver has it", async ({ page
       seen++;
     }
     await page.keyboard.press("ArrowRight");
+    await page.waitForTimeout(50);
   }
   expect(seen).toBe(15);
 });

@@ -145,7 +145,7 @@ test("a resting finger is not used by what is worked out after, and every answer
     await page.goto("/hands/reach");
     await expect(page.getByText(/Right 4 is resting/)).toBeVisible();
     await page.goto("/");
-    await page.getByRole("link", { name: /The run over the black keys/ }).click();
+    await page.getByRole("link", { name: /^The run over the black keys bars/ }).click();
     await expect(page.getByText(/Right 4 is resting/)).toBeVisible();
     await page.getByRole("button", { name: "Work out anew" }).click();
     await expect(page.getByText(/uses resting fingers/)).toBeHidden();

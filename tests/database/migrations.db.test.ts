@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { sql } from "drizzle-orm";
 import { migrate } from "drizzle-orm/postgres-js/migrator";
 import { emptyDatabase } from "../support/database";
+import type { Db } from "@/db/client";
 import { migrateToNewest } from "@/db/migrate";
 import { USUAL_WISHES } from "@/core/fingering/wishes";
 import { fingeringsOf } from "@/db/queries/fingerings";
@@ -26,6 +27,17 @@ function migrationsUpTo(count: number): string {
   const journal = JSON.parse(readFileSync(path, "utf8")) as Journal;
   writeFileSync(path, JSON.stringify({ ...journal, entries: journal.entries.slice(0, count) }));
   return folder;
+}
+
+/** A passage as it was kept before anything was migrated; pianist, piece and passage under one id. */
+async function olderPassage(db: Db, id: string): Promise<void> {
+  await db.execute(sql`insert into pianist (id, name) values (${id}, 'Orla Venn')`);
+  await db.execute(sql`
+    insert into piece (id, pianist_id, title, source_kind, file_name, source, part_id)
+    values (${id}, ${id}, 'Older', 'file', 'older.musicxml', decode('00', 'hex'), 'P1')`);
+  await db.execute(sql`
+    insert into passage (id, piece_id, title, from_bar, to_bar, hands, tempo)
+    values (${id}, ${id}, 'A spot', 1, 2, 'right', 90)`);
 }
 
 describe("migrations", () => {
@@ -64,13 +76,7 @@ describe("migrations", () => {
     const id = "00000000-0000-4000-8000-000000000001";
     try {
       await migrate(db, { migrationsFolder: before });
-      await db.execute(sql`insert into pianist (id, name) values (${id}, 'Orla Venn')`);
-      await db.execute(sql`
-        insert into piece (id, pianist_id, title, source_kind, file_name, source, part_id)
-        values (${id}, ${id}, 'Older', 'file', 'older.musicxml', decode('00', 'hex'), 'P1')`);
-      await db.execute(sql`
-        insert into passage (id, piece_id, title, from_bar, to_bar, hands, tempo)
-        values (${id}, ${id}, 'A spot', 1, 2, 'right', 90)`);
+      await olderPassage(db, id);
       await db.execute(sql`
         insert into fingering (id, passage_id, name, origin, version) values (${id}, ${id}, 'A', 'solved', 1)`);
       await db.execute(sql`
@@ -93,13 +99,7 @@ describe("migrations", () => {
     const id = "00000000-0000-4000-8000-000000000001";
     try {
       await migrate(db, { migrationsFolder: before });
-      await db.execute(sql`insert into pianist (id, name) values (${id}, 'Orla Venn')`);
-      await db.execute(sql`
-        insert into piece (id, pianist_id, title, source_kind, file_name, source, part_id)
-        values (${id}, ${id}, 'Older', 'file', 'older.musicxml', decode('00', 'hex'), 'P1')`);
-      await db.execute(sql`
-        insert into passage (id, piece_id, title, from_bar, to_bar, hands, tempo)
-        values (${id}, ${id}, 'A spot', 1, 2, 'right', 90)`);
+      await olderPassage(db, id);
       await db.execute(sql`
         insert into fingering (id, passage_id, name, origin, version) values (${id}, ${id}, 'A', 'solved', 2)`);
       await db.execute(sql`

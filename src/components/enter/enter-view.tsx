@@ -11,6 +11,7 @@ import { pitch, pitchName } from "@/core/keyboard/pitch";
 import type { Hands } from "@/core/passage/passage";
 import { add, toNumber, type Beats } from "@/core/time/beats";
 import { openEntered } from "@/server/actions";
+import { EitherDialog } from "../keeping/either-dialog";
 import { KeepingState } from "../keeping/keeping-state";
 import { ScreenPiano } from "../piano/screen-piano";
 import { usePiano } from "../piano/use-piano";
@@ -18,7 +19,6 @@ import { Button } from "../ui/button";
 import { EntryScore } from "./entry-score";
 import { EntrySettings } from "./entry-settings";
 import { LengthBar } from "./length-bar";
-import { TheirsDialog } from "./theirs-dialog";
 import { useEntry, type Begun } from "./use-entry";
 import { ENTRY_KEYS, useEntryKeys } from "./use-entry-keys";
 import { useGestures, useStruck } from "./use-gestures";
@@ -84,7 +84,14 @@ export function EnterView({ begun, passageId }: { begun: Begun; passageId: strin
           ))}
         </dl>
       </details>
-      {inHand.theirs && <TheirsDialog onTheirs={inHand.takeTheirs} onMine={inHand.keepMine} />}
+      {inHand.theirs && (
+        <EitherDialog
+          title="These notes were changed in another window"
+          description="Nothing of either is overwritten yet. Going on from the other one leaves what stands here in the undo steps of this window."
+          onTheirs={inHand.takeTheirs}
+          onMine={inHand.keepMine}
+        />
+      )}
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { itemsAt, namesOf, type Cursor, type Entry, type VoiceIndex } from "@/co
 import type { NoteId } from "@/core/passage/note";
 import { engraver } from "@/worker/clients";
 import { readPlaces, type LinePlaces } from "../score/places";
+import { useWidth } from "../score/use-width";
 
 interface Props {
   readonly entry: Entry;
@@ -18,13 +19,7 @@ const SCALE = 52;
 export function EntryScore({ entry, cursor, onGo }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const [lines, setLines] = useState<readonly string[] | null>(null);
-  const [width, setWidth] = useState(0);
-  useEffect(() => {
-    if (!frame.current) return;
-    const observer = new ResizeObserver(([seen]) => setWidth(Math.floor(seen!.contentRect.width)));
-    observer.observe(frame.current);
-    return () => observer.disconnect();
-  }, []);
+  const width = useWidth(frame);
   useEffect(() => {
     if (width === 0) return;
     let isWanted = true;

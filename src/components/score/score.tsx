@@ -3,6 +3,7 @@
 import { startTransition, useEffect, useRef, useState } from "react";
 import type { Drawn } from "./drawn";
 import { EngravedLine } from "./engraved-line";
+import { useWidth } from "./use-width";
 import { useEngraving } from "./use-engraving";
 
 interface Props extends Drawn {
@@ -59,16 +60,4 @@ function useGradually(lines: readonly string[]): readonly string[] {
     return () => cancelAnimationFrame(soon);
   }, [lines, count]);
   return lines.slice(0, count);
-}
-
-/** Width of an element in whole px, followed as it changes. */
-function useWidth(frame: React.RefObject<HTMLElement | null>): number {
-  const [width, setWidth] = useState(0);
-  useEffect(() => {
-    if (!frame.current) return;
-    const observer = new ResizeObserver(([entry]) => setWidth(Math.floor(entry!.contentRect.width)));
-    observer.observe(frame.current);
-    return () => observer.disconnect();
-  }, [frame]);
-  return width;
 }
