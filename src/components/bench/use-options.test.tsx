@@ -44,6 +44,7 @@ const data = { options: [option], wishes: USUAL_WISHES } as unknown as PassageDa
 
 beforeEach(() => {
   jest.resetAllMocks();
+  localStorage.clear();
   Object.defineProperty(globalThis.crypto, "randomUUID", {
     value: () => "00000000-0000-4000-8000-000000000000",
     configurable: true,
@@ -165,5 +166,48 @@ describe("the options in hand", () => {
     const { result } = renderHook(() => useOptions(data));
     act(() => result.current.pin("one", N1, 3));
     await waitFor(() => expect(toast.error).toHaveBeenCalledWith("This option is not there any more."));
+  });
+
+  it("show and send again what was on its way when the window was closed, on the version it was made on", async () => {
+    around.mockResolvedValue({ stopped: false, found: digits(3, 4) });
+    changeOption.mockImplementation(() => new Promise(() => undefined));
+    const first = renderHook(() => useOptions(data));
+    act(() => first.result.current.pin("one", N1, 3));
+    await waitFor(() => expect(changeOption).toHaveBeenCalled());
+    first.unmount();
+    changeOption.mockReset();
+    changeOption.mockResolvedValue({
+      ok: true,
+      value: { outcome: "kept", now: { ...option, version: 5, undoable: 1 } },
+    });
+    const moved = { ...data, options: [{ ...option, version: 4 }] };
+    const second = renderHook(() => useOptions(moved));
+    await waitFor(() => expect(second.result.current.options[0]).toMatchObject({ pins: { [N1]: 3 }, version: 5 }));
+    expect(changeOption).toHaveBeenCalledWith(
+      expect.objectContaining({ onVersion: 4, noteId: N1, digits: digits(3, 4) }),
+    );
+    second.unmount();
+    changeOption.mockReset();
+    renderHook(() => useOptions(data));
+    expect(changeOption).not.toHaveBeenCalled();
+  });
+
+  it("pin and clear a whole stretch as one change", async () => {
+    around.mockImplementation(() => Promise.resolve({ stopped: true }));
+    changeOption.mockResolvedValue({ ok: true, value: { outcome: "kept", now: { ...option, version: 5 } } });
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.pinStretch("one", [N1, N2]));
+    await waitFor(() => expect(result.current.options[0]!.pins).toEqual({ [N1]: 1, [N2]: 2 }));
+    await waitFor(() => expect(changeOption).toHaveBeenCalledTimes(1));
+    expect(changeOption).toHaveBeenCalledWith(
+      expect.objectContaining({ kind: "pin-stretch", noteId: N1, finger: null }),
+    );
+    act(() => result.current.clearStretch("one", [N1, N2]));
+    await waitFor(() => expect(result.current.options[0]!.pins).toEqual({}));
+    await waitFor(() =>
+      expect(changeOption).toHaveBeenLastCalledWith(expect.objectContaining({ kind: "clear-stretch" })),
+    );
+    act(() => result.current.clearStretch("one", [N1]));
+    expect(changeOption).toHaveBeenCalledTimes(2);
   });
 });
