@@ -55,7 +55,7 @@ function Title({ bench }: { bench: BenchInHand }) {
   const digits = settings.digits === "doubt" ? "?digits=doubt" : "";
   return (
     <PassageTitle data={data}>
-      <KeepingState keeping={held.keeping} />
+      <KeepingState keeping={held.keeping === "kept" ? bench.inHand.keeping : held.keeping} />
       <ViewMenu settings={settings} twoHands={handsAsked(data.study.passage).length > 1} onSettings={setSettings} />
       <Button aria-label="Keys" title="Keys (?)" className="w-11 px-0!" onClick={() => showKeys(true)}>
         <KeyboardIcon size={16} aria-hidden />

@@ -43,11 +43,12 @@ export function EnterView({ begun, passageId }: { begun: Begun; passageId: strin
           <Piano size={16} aria-hidden /> {piano.connected ? piano.connected.name : "Connect a MIDI piano"}
         </Button>
       </EntrySettings>
-      <EntryScore entry={entry} cursor={cursor} onGo={inHand.go} />
+      <EntryScore entry={entry} cursor={cursor} onGo={does.choose} />
       <div className="sticky bottom-0 border-t border-hairline bg-paper pt-2">
         <div className="flex flex-wrap items-baseline gap-x-4">
           <p role="status" className="text-sm">
             {whereText(entry, cursor)}
+            {does.editing && " Lengths change the note before the cursor."}
           </p>
           {complaint && (
             <p role="alert" className="text-sm text-vermilion">

@@ -36,7 +36,7 @@ export const LENGTH_KEYS: readonly (readonly [string, Base, string])[] = [
 
 /** What each key does, as the player reads it. */
 export const ENTRY_KEYS: readonly (readonly [string, string])[] = [
-  ["1 2 4 8 6 3", "whole, half, quarter, eighth, sixteenth, thirty-second"],
+  ["1 2 4 8 6 3", "whole, half, quarter, eighth, sixteenth, thirty-second; of a note chosen on the score, its length"],
   [".", "dotted or not"],
   ["T", "triplet, five, six, seven, plain again"],
   ["A to G", "that note, nearest to the one before"],

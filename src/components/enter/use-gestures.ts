@@ -31,7 +31,11 @@ export interface Entering extends EntryGestures {
   readonly next: Length;
   /** Whether keys go to the chord before the cursor. */
   readonly chording: boolean;
+  /** Whether lengths are given to the note before the cursor. */
+  readonly editing: boolean;
   readonly setNext: (length: Length) => void;
+  /** The cursor goes behind a note to edit it. */
+  choose(cursor: Cursor): void;
   /** Keys struck together. */
   strike(keys: readonly number[]): void;
 }
@@ -41,17 +45,24 @@ export function useGestures(inHand: EntryInHand): Entering {
   const { entry, cursor, change, go } = inHand;
   const [next, setNext] = useState<Length>(QUARTER);
   const [chording, setChording] = useState(false);
+  const [editing, setEditing] = useState(false);
   const make = (making: (entry: Entry, cursor: Cursor) => Changed): void => change(making(entry, cursor));
-  /** A new length is that of the note before the cursor too, where the cursor was put on it to edit it. */
+  /** A new length is that of the note before the cursor too, while that is edited. */
   const lengthen = (length: Length): void => {
     setNext(length);
-    if (cursor.at > 0 && cursor.at < itemsAt(entry, cursor).length) make((e, c) => setLength(e, c, length));
+    if (editing && cursor.at > 0) make((e, c) => setLength(e, c, length));
+  };
+  /** A note chosen on the score is edited; so is one walked to within a bar, but at its end the next one is meant. */
+  const goTo = (to: Cursor, isChosen: boolean): void => {
+    setEditing(isChosen || to.at < itemsAt(entry, to).length);
+    go(to);
   };
   const strike = (keys: readonly number[]): void => {
+    setEditing(false);
     if (chording && keys.length === 1 && cursor.at > 0) return make((e, c) => toggleKey(e, c, keys[0]!));
-    make((e, c) => put(e, c, keys, next, () => crypto.randomUUID().slice(0, 13)));
+    make((e, c) => put(e, c, keys, next, named));
   };
-  const toOther = (voice: VoiceIndex): void => go(toVoice(entry, cursor, voice));
+  const toOther = (voice: VoiceIndex): void => goTo(toVoice(entry, cursor, voice), false);
   return {
     next,
     chording,
@@ -59,16 +70,21 @@ export function useGestures(inHand: EntryInHand): Entering {
     strike,
     length: (base: Base) => lengthen({ ...next, base }),
     dot: () => lengthen({ ...next, dotted: !next.dotted }),
-    tuplet: () => setNext({ ...next, tuplet: followingTuplet(next) }),
+    tuplet: () => lengthen({ ...next, tuplet: followingTuplet(next) }),
     note: (letter) => strike([nearestKey(letter, entry.fifths, lastKey(entry, cursor))]),
-    rest: () => make((e, c) => put(e, c, [], next, () => crypto.randomUUID().slice(0, 13))),
+    editing,
+    choose: (to) => goTo(to, true),
+    rest() {
+      setEditing(false);
+      make((e, c) => put(e, c, [], next, named));
+    },
     chord: () => setChording(!chording),
     tie: () => make(toggleTie),
     respell: () => make(respell),
     semitone: (by) => make((e, c) => moveBySemitones(e, c, by)),
     steps: (by) => make((e, c) => moveBySteps(e, c, by)),
     remove: () => make(remove),
-    walk: (by) => go(walk(entry, cursor, by)),
+    walk: (by) => goTo(walk(entry, cursor, by), false),
     voice: () => toOther((cursor.voice % 2 === 0 ? cursor.voice + 1 : cursor.voice - 1) as VoiceIndex),
     hand: () => toOther(((cursor.voice + 2) % 4) as VoiceIndex),
     insertBar: () => make(insertBar),
@@ -76,6 +92,11 @@ export function useGestures(inHand: EntryInHand): Entering {
     undo: () => inHand.walk("undo"),
     redo: () => inHand.walk("redo"),
   };
+}
+
+/** A name for an item, its own among all of a piece. */
+function named(): string {
+  return crypto.randomUUID().slice(0, 13);
 }
 
 function followingTuplet({ tuplet }: Length): Length["tuplet"] {
