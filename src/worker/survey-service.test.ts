@@ -31,7 +31,7 @@ function hurriedClock(): () => number {
 describe("the survey service", () => {
   it("reports progress bar by bar and answers", async () => {
     const seen: number[] = [];
-    const answer = await surveyService(() => Promise.resolve(), hurriedClock()).survey(DATA, (done, of) =>
+    const answer = await surveyService(() => Promise.resolve(), hurriedClock()).survey(DATA, ([done, of]) =>
       seen.push(done / of),
     );
     expect(seen).toEqual([0.2, 0.4, 0.6, 0.8, 1]);

@@ -4,7 +4,10 @@ import type { Searched } from "./fingering-service";
 /** Surveys that run beside the page; a newer one stops the one before. */
 export interface SurveyService {
   /** @param onProgress bars done and bars in all */
-  survey(data: SurveyData, onProgress: (done: number, of: number) => void): Promise<Searched<Survey>>;
+  survey(
+    data: SurveyData,
+    onProgress: (progress: readonly [done: number, of: number]) => void,
+  ): Promise<Searched<Survey>>;
   stop(): void;
 }
 
@@ -27,7 +30,7 @@ export function surveyService(breathe: () => Promise<void>, clock: () => number)
         const step = steps.next();
         if (step.done) return { stopped: false, found: step.value };
         if (clock() - since < STRETCH) continue;
-        onProgress(step.value, bars.length);
+        onProgress([step.value, bars.length]);
         await breathe();
         if (ticket !== newest) return { stopped: true };
         since = clock();

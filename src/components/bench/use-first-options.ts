@@ -1,11 +1,11 @@
 "use client";
 
-import { proxy } from "comlink";
 import { useCallback, useEffect, useState } from "react";
 import { toast } from "sonner";
 import { keepFirstOptions } from "@/server/actions";
 import type { OptionData, PassageData } from "@/server/types";
 import { fingeringWorker } from "@/worker/clients";
+import { telling } from "@/worker/progress";
 
 export type Working =
   { readonly state: "idle" } | { readonly state: "working"; readonly share: number } | { readonly state: "stopped" };
@@ -21,10 +21,11 @@ export function useFirstOptions(data: PassageData, onKept: (options: readonly Op
   const missing = data.options.length === 0;
   const [working, setWorking] = useState<Working>(missing ? { state: "working", share: 0 } : { state: "idle" });
   const workOut = useCallback(async (): Promise<void> => {
-    const onProgress = proxy(({ done, of }: { done: number; of: number }) =>
+    const progress = telling(({ done, of }: { done: number; of: number }) =>
       setWorking({ state: "working", share: done / of }),
     );
-    const answer = await fingeringWorker().firstOptions(onProgress);
+    const answer = await fingeringWorker().firstOptions(progress.tell);
+    progress.end();
     if (answer.stopped) return setWorking({ state: "stopped" });
     const options = answer.found.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));
     const kept = await keepFirstOptions({ passageId: data.id, options });

@@ -1,6 +1,5 @@
 "use client";
 
-import { proxy } from "comlink";
 import { useState } from "react";
 import { toast } from "sonner";
 import type { SharingWishes } from "@/core/fingering/sharing/wishes";
@@ -8,6 +7,7 @@ import type { FingeringWishes } from "@/core/fingering/wishes";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import { fingeringWorker } from "@/worker/clients";
+import { telling } from "@/worker/progress";
 import { Button } from "../ui/button";
 import { Choice } from "../ui/choice";
 
@@ -39,8 +39,9 @@ export function SharingForm({ sharing, marked, note, taken, onSharing, onMark, o
   const count = Object.keys(taken).length;
   const shareOut = async (): Promise<void> => {
     setShare(0);
-    const onProgress = proxy(({ done, of }: { done: number; of: number }) => setShare(done / of));
-    const answer = await fingeringWorker().share({ ...sharing, marked }, onProgress);
+    const progress = telling(({ done, of }: { done: number; of: number }) => setShare(done / of));
+    const answer = await fingeringWorker().share({ ...sharing, marked }, progress.tell);
+    progress.end();
     if (!answer.stopped) {
       await onTaken(answer.found.taken);
       const moved = Object.keys(answer.found.taken).length;

@@ -25,8 +25,9 @@ const KEYS = Array.from({ length: 15 }, (_, i) => i - 7);
 
 /** Name, key, time and tempo of the music. */
 export function EntrySettings({ inHand, children }: { inHand: EntryInHand; children: ReactNode }) {
-  const { entry, cursor, change, afresh } = inHand;
-  const set = (part: Partial<Entry>): void => change({ entry: { ...entry, ...part }, cursor, complaint: null });
+  const { entry, change, afresh } = inHand;
+  const set = (part: Partial<Entry>): void =>
+    change((now, cursor) => ({ entry: { ...now, ...part }, cursor, complaint: null }));
   return (
     <div className="flex flex-wrap items-end gap-3 py-2">
       <Field label="Name">
@@ -63,7 +64,7 @@ export function EntrySettings({ inHand, children }: { inHand: EntryInHand; child
             value={entry.time.join("/")}
             onChange={(event) => {
               const found = TIMES.find((t) => t.join("/") === event.target.value);
-              if (found) change(setTime(entry, cursor, found));
+              if (found) change((now, cursor) => setTime(now, cursor, found));
             }}
             className={INPUT_LOOK}
           >

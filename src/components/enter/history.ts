@@ -1,4 +1,4 @@
-import type { Changed, Cursor } from "@/core/entry/entry";
+import type { Changed, Cursor, Entry } from "@/core/entry/entry";
 
 export type Walk = "undo" | "redo";
 
@@ -9,9 +9,13 @@ export interface History {
   readonly future: readonly Changed[];
 }
 
+export type Making = (entry: Entry, cursor: Cursor) => Changed;
+
 export type Step =
   | { readonly kind: "change"; readonly made: Changed }
-  | { readonly kind: "go"; readonly cursor: Cursor }
+  /** A change made of what stands when it comes to it, however many are waiting before it. */
+  | { readonly kind: "make"; readonly making: Making }
+  | { readonly kind: "go"; readonly cursor: (entry: Entry, cursor: Cursor) => Cursor }
   | { readonly kind: "walk"; readonly way: Walk }
   | { readonly kind: "complain"; readonly words: string };
 
@@ -22,8 +26,10 @@ export function history(state: History, step: Step): History {
     case "change":
       if (step.made.entry === now.entry) return { ...state, now: step.made };
       return { past: [...past, now], now: step.made, future: [] };
+    case "make":
+      return history(state, { kind: "change", made: step.making(now.entry, now.cursor) });
     case "go":
-      return { ...state, now: { ...now, cursor: step.cursor, complaint: null } };
+      return { ...state, now: { ...now, cursor: step.cursor(now.entry, now.cursor), complaint: null } };
     case "complain":
       return { ...state, now: { ...now, complaint: step.words } };
     case "walk": {

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "r
 import { EMPTY_BAR, type Changed, type Cursor, type Entry } from "@/core/entry/entry";
 import { keepEntered } from "@/server/actions";
 import { outbox, type Keeping } from "../keeping/outbox";
-import { history, type History, type Walk } from "./history";
+import { history, type History, type Making, type Walk } from "./history";
 
 /** What a page for entering begins with. */
 export interface Begun {
@@ -25,8 +25,8 @@ export interface EntryInHand {
   readonly theirs: Entry | null;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
-  change(made: Changed): void;
-  go(cursor: Cursor): void;
+  change(making: Making): void;
+  go(to: (entry: Entry, cursor: Cursor) => Cursor): void;
   walk(way: Walk): void;
   afresh(): void;
   takeTheirs(): void;
@@ -104,7 +104,7 @@ export function useEntry(begun: Begun): EntryInHand {
     theirs: theirs?.entry ?? null,
     canUndo: state.past.length > 0,
     canRedo: state.future.length > 0,
-    change: (made) => dispatch({ kind: "change", made }),
+    change: (making) => dispatch({ kind: "make", making }),
     go: (cursor) => dispatch({ kind: "go", cursor }),
     walk: (way) => dispatch({ kind: "walk", way }),
     afresh() {

@@ -15,7 +15,7 @@ import {
   toVoice,
   walk,
 } from "@/core/entry/changes";
-import { itemsAt, type Changed, type Cursor, type Entry, type VoiceIndex } from "@/core/entry/entry";
+import { itemsAt, type Cursor, type Entry, type VoiceIndex } from "@/core/entry/entry";
 import { TUPLETS, type Base, type Length } from "@/core/entry/length";
 import { keyOf, nearestKey } from "@/core/entry/spelling";
 import type { PianoInput } from "../piano/piano-input";
@@ -33,62 +33,84 @@ export interface Entering extends EntryGestures {
   readonly chording: boolean;
   /** Whether lengths are given to the note before the cursor. */
   readonly editing: boolean;
-  readonly setNext: (length: Length) => void;
+  readonly setNext: (part: Partial<Length>) => void;
   /** The cursor goes behind a note to edit it. */
   choose(cursor: Cursor): void;
   /** Keys struck together. */
   strike(keys: readonly number[]): void;
 }
 
-/** What keys, buttons and the piano do to the music in hand. */
+/** What the next note is written with. */
+interface Pen {
+  readonly next: Length;
+  readonly chording: boolean;
+  readonly editing: boolean;
+}
+
+/** What keys, buttons and the piano do to the music in hand; keys that come faster than the page is drawn lose nothing. */
 export function useGestures(inHand: EntryInHand): Entering {
-  const { entry, cursor, change, go } = inHand;
-  const [next, setNext] = useState<Length>(QUARTER);
-  const [chording, setChording] = useState(false);
-  const [editing, setEditing] = useState(false);
-  const make = (making: (entry: Entry, cursor: Cursor) => Changed): void => change(making(entry, cursor));
+  const { entry, change, go } = inHand;
+  const pen = useRef<Pen>({ next: QUARTER, chording: false, editing: false });
+  const [shown, setShown] = useState<Pen>({ next: QUARTER, chording: false, editing: false });
+  const setPen = (part: Partial<Pen>): void => {
+    pen.current = { ...pen.current, ...part };
+    setShown(pen.current);
+  };
   /** A new length is that of the note before the cursor too, while that is edited. */
-  const lengthen = (length: Length): void => {
-    setNext(length);
-    if (editing && cursor.at > 0) make((e, c) => setLength(e, c, length));
+  const lengthen = (part: Partial<Length>): void => {
+    const length = { ...pen.current.next, ...part };
+    setPen({ next: length });
+    if (pen.current.editing)
+      change((e, c) => (c.at > 0 ? setLength(e, c, length) : { entry: e, cursor: c, complaint: null }));
   };
-  /** A note chosen on the score is edited; so is one walked to within a bar, but at its end the next one is meant. */
-  const goTo = (to: Cursor, isChosen: boolean): void => {
-    setEditing(isChosen || to.at < itemsAt(entry, to).length);
-    go(to);
+  const write = (keys: (entry: Entry, cursor: Cursor) => readonly number[]): void => {
+    const { next, chording } = pen.current;
+    const prefix = named();
+    setPen({ editing: false });
+    change((e, c) => {
+      const struck = keys(e, c);
+      if (chording && struck.length === 1 && c.at > 0) return toggleKey(e, c, struck[0]!);
+      let count = 0;
+      return put(e, c, struck, next, () => `${prefix}.${count++}`);
+    });
   };
-  const strike = (keys: readonly number[]): void => {
-    setEditing(false);
-    if (chording && keys.length === 1 && cursor.at > 0) return make((e, c) => toggleKey(e, c, keys[0]!));
-    make((e, c) => put(e, c, keys, next, named));
+  const toOther = (voice: (of: VoiceIndex) => number): void => {
+    setPen({ editing: false });
+    go((e, c) => toVoice(e, c, voice(c.voice) as VoiceIndex));
   };
-  const toOther = (voice: VoiceIndex): void => goTo(toVoice(entry, cursor, voice), false);
   return {
-    next,
-    chording,
+    ...shown,
     setNext: lengthen,
-    strike,
-    length: (base: Base) => lengthen({ ...next, base }),
-    dot: () => lengthen({ ...next, dotted: !next.dotted }),
-    tuplet: () => lengthen({ ...next, tuplet: followingTuplet(next) }),
-    note: (letter) => strike([nearestKey(letter, entry.fifths, lastKey(entry, cursor))]),
-    editing,
-    choose: (to) => goTo(to, true),
+    strike: (keys) => write(() => keys),
+    length: (base: Base) => lengthen({ base }),
+    dot: () => lengthen({ dotted: !pen.current.next.dotted }),
+    tuplet: () => lengthen({ tuplet: followingTuplet(pen.current.next) }),
+    note: (letter) => write((e, c) => [nearestKey(letter, e.fifths, lastKey(e, c))]),
     rest() {
-      setEditing(false);
-      make((e, c) => put(e, c, [], next, named));
+      setPen({ chording: false });
+      write(() => []);
     },
-    chord: () => setChording(!chording),
-    tie: () => make(toggleTie),
-    respell: () => make(respell),
-    semitone: (by) => make((e, c) => moveBySemitones(e, c, by)),
-    steps: (by) => make((e, c) => moveBySteps(e, c, by)),
-    remove: () => make(remove),
-    walk: (by) => goTo(walk(entry, cursor, by), false),
-    voice: () => toOther((cursor.voice % 2 === 0 ? cursor.voice + 1 : cursor.voice - 1) as VoiceIndex),
-    hand: () => toOther(((cursor.voice + 2) % 4) as VoiceIndex),
-    insertBar: () => make(insertBar),
-    removeBar: () => make(removeBar),
+    /** A note chosen on the score is edited. */
+    choose(to) {
+      setPen({ editing: true });
+      go(() => to);
+    },
+    chord: () => setPen({ chording: !pen.current.chording }),
+    tie: () => change(toggleTie),
+    respell: () => change(respell),
+    semitone: (by) => change((e, c) => moveBySemitones(e, c, by)),
+    steps: (by) => change((e, c) => moveBySteps(e, c, by)),
+    remove: () => change(remove),
+    /** A note walked to within a bar is edited; at the end of a bar the next one is meant. */
+    walk(by) {
+      const to = walk(entry, inHand.cursor, by);
+      setPen({ editing: to.at < itemsAt(entry, to).length });
+      go((e, c) => walk(e, c, by));
+    },
+    voice: () => toOther((of) => (of % 2 === 0 ? of + 1 : of - 1)),
+    hand: () => toOther((of) => (of + 2) % 4),
+    insertBar: () => change(insertBar),
+    removeBar: () => change(removeBar),
     undo: () => inHand.walk("undo"),
     redo: () => inHand.walk("redo"),
   };

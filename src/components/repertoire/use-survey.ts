@@ -1,10 +1,10 @@
 "use client";
 
-import { proxy } from "comlink";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Survey, SurveyData } from "@/core/reach/survey";
 import { pieceToSurvey } from "@/server/actions";
 import { surveyWorker } from "@/worker/clients";
+import { telling } from "@/worker/progress";
 
 export type Surveying =
   | { readonly state: "working"; readonly done: number; readonly of: number }
@@ -32,8 +32,11 @@ export function useSurvey(pieceId: string, otherWidth: number) {
     }
     const given = data.current;
     const run = async (of: SurveyData, before: number): Promise<Survey | null> => {
-      const report = (done: number, all: number): void => set({ state: "working", done: before + done, of: 2 * all });
-      const answer = await surveyWorker().survey(of, proxy(report));
+      const progress = telling(([done, all]: readonly [number, number]) =>
+        set({ state: "working", done: before + done, of: 2 * all }),
+      );
+      const answer = await surveyWorker().survey(of, progress.tell);
+      progress.end();
       return answer.stopped ? null : answer.found;
     };
     own.current ??= await run(given, 0);

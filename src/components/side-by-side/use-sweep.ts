@@ -1,10 +1,10 @@
 "use client";
 
-import { proxy } from "comlink";
 import { useCallback, useEffect, useState } from "react";
 import type { Sweep } from "@/core/fingering/sweep";
 import type { Fingering } from "@/core/fingering/fingering";
 import { fingeringWorker } from "@/worker/clients";
+import { telling } from "@/worker/progress";
 
 export type Sweeping =
   | { readonly state: "working"; readonly share: number }
@@ -22,10 +22,11 @@ export function useSweep(digits: readonly Fingering[], low: number, high: number
   const [found, setFound] = useState<{ readonly of: readonly Fingering[]; readonly sweeping: Sweeping } | null>(null);
   const begin = useCallback(() => {
     const show = (sweeping: Sweeping): void => setFound({ of: digits, sweeping });
-    const onProgress = proxy((done: number) => show({ state: "working", share: done / (high - low + 1) }));
+    const progress = telling((done: number) => show({ state: "working", share: done / (high - low + 1) }));
     void fingeringWorker()
-      .sweep(digits, [low, high], onProgress)
+      .sweep(digits, [low, high], progress.tell)
       .then((answer) => {
+        progress.end();
         if (!answer.stopped) show({ state: "done", sweep: answer.found });
       });
   }, [digits, low, high]);
