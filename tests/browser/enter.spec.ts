@@ -10,6 +10,7 @@ test("a passage is entered without a file, worked out, and edited on with its pi
   page.on("pageerror", (error) => problems.push(error.message));
   await page.goto("/");
   await page.getByRole("link", { name: "Enter a passage step by step" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "A new passage" })).toBeVisible();
   const where = page.getByRole("status").filter({ hasText: /^Bar/ });
 
   await test.step("notes by letter and by the keyboard on the screen, lengths by key, chords, ties and tuplets", async () => {
