@@ -84,6 +84,7 @@ await page.evaluate(() => window.scrollTo(0, 0));
 await page.goto(`${address}/enter`);
 await page.getByLabel("Name").fill("Dusk over the ferry");
 await page.getByLabel("Key signature").selectOption("-3");
+await page.getByRole("heading", { level: 1 }).click();
 for (const key of "8 e g b 6 a g 8 f g e d 4 g k b k h 2 e k b k 4 c g h".split(" ")) await page.keyboard.press(key);
 await page.locator(".engraving g.note").nth(14).waitFor({ state: "attached" });
 await take("enter");
