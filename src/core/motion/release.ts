@@ -31,9 +31,8 @@ export interface Release {
  * What there is between each onset of a hand and the next, in order; one fewer than there are onsets.
  *
  * A finger may leave its key when its note has sounded; one that goes on holding over the next onset does not count, for
- * the hand pivots around it. Where a bound note sounds right up to the next there is no time, and any way that must be
- * carried is short by its whole travel: so bound notes are counted from their own onset, as players do who release
- * while they go.
+ * the hand pivots around it. A note bound to the next one may be left as soon as it is struck: the hand goes while the
+ * finger still holds, and only the finger waits.
  */
 export function releasesOf(task: Task, frames: readonly Frame[]): readonly Release[] {
   return frames.slice(1).map((now, i) => releaseBefore(task, frames[i]!, frames[i - 1] ?? null, now));
@@ -80,15 +79,15 @@ export interface Closing {
 export function closingOf(releases: readonly Release[], least: number): Closing {
   const all = releases.reduce((sum, r) => sum + r.time, 0);
   const open = releases.reduce((sum, r) => sum + (r.isOpen ? r.time : 0), 0);
-  let longest: Closing["longestWithout"] = null;
-  let running: { ms: number; from: NoteId } | null = null;
+  const runs: { ms: number; readonly from: NoteId }[] = [];
+  let isRunning = false;
   for (const { window, time, from } of releases) {
-    if (window >= least || from.length === 0) running = null;
-    else {
-      running = running ? { ...running, ms: running.ms + time } : { ms: time, from: from[0]! };
-      if (longest === null || running.ms > longest.ms) longest = running;
-    }
+    const hasWindow = window >= least || from.length === 0;
+    if (!hasWindow && isRunning) runs.at(-1)!.ms += time;
+    else if (!hasWindow) runs.push({ ms: time, from: from[0]! });
+    isRunning = !hasWindow;
   }
+  const longest = runs.reduce<Closing["longestWithout"]>((a, b) => (a === null || b.ms > a.ms ? b : a), null);
   return { openShare: all === 0 ? 0 : open / all, longestWithout: longest };
 }
 
