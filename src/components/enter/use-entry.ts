@@ -1,5 +1,6 @@
 "use client";
 
+import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import { EMPTY_BAR, type Changed, type Cursor, type Entry } from "@/core/entry/entry";
 import { keepEntered } from "@/server/actions";
@@ -50,6 +51,7 @@ interface Draft {
 
 /** Music being entered: every change can be undone, stands in the browser at once and on the server soon after. */
 export function useEntry(begun: Begun): EntryInHand {
+  const router = useRouter();
   const place = `velvet-thumb entry ${begun.pieceId ?? "new"}`;
   const [state, dispatch] = useReducer(history, begun, ({ entry }): History => ({
     past: [],
@@ -59,7 +61,8 @@ export function useEntry(begun: Begun): EntryInHand {
   const [keeping, setKeeping] = useState<Keeping>("kept");
   const [theirs, setTheirs] = useState<{ readonly entry: Entry; readonly seen: string } | null>(null);
   const named = useRef(begun.pieceId);
-  const seen = useRef(begun.seen);
+  /** By piece, a sign of what the server holds. */
+  const seen = useRef(new Map<string | null, string | null>([[begun.pieceId, begun.seen]]));
   const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
   const { entry } = state.now;
   const [sent, setSent] = useState(entry);
@@ -68,27 +71,29 @@ export function useEntry(begun: Begun): EntryInHand {
     const draft = draftIn(place);
     named.current ??= draft?.pieceId ?? crypto.randomUUID();
     if (!draft) return;
-    seen.current = draft.seen;
+    seen.current.set(draft.pieceId, draft.seen);
     dispatch({ kind: "change", made: { ...BLANK, entry: draft.entry } });
   }, [place]);
 
   const send = useCallback(
     (given: Entry) => {
+      const pieceId = named.current;
       box.send(async () => {
-        const answer = await keepEntered({ pieceId: named.current, entry: titled(given), seen: seen.current });
+        const answer = await keepEntered({ pieceId, entry: titled(given), seen: seen.current.get(pieceId) ?? null });
         if (!answer.ok) return dispatch({ kind: "complain", words: answer.message });
         const { outcome, entry: kept, seen: sign } = answer.value;
         if (outcome === "outdated") return setTheirs({ entry: kept, seen: sign });
-        seen.current = sign;
+        seen.current.set(pieceId, sign);
+        if (pieceId !== named.current) return;
         localStorage.removeItem(place);
-        if (begun.pieceId === null) window.history.replaceState(null, "", `/enter/${named.current}`);
+        if (begun.pieceId === null) window.history.replaceState(null, "", `/enter/${pieceId}`);
       });
     },
     [box, place, begun.pieceId],
   );
   useEffect(() => {
     if (entry === sent || !named.current || theirs || !hasNotes(entry)) return;
-    const draft: Draft = { pieceId: named.current, entry, seen: seen.current };
+    const draft: Draft = { pieceId: named.current, entry, seen: seen.current.get(named.current) ?? null };
     localStorage.setItem(place, JSON.stringify(draft));
     const soon = setTimeout(() => {
       setSent(entry);
@@ -108,15 +113,18 @@ export function useEntry(begun: Begun): EntryInHand {
     go: (cursor) => dispatch({ kind: "go", cursor }),
     walk: (way) => dispatch({ kind: "walk", way }),
     afresh() {
+      // What has changes on their way stays kept in the browser under its own name.
+      if (begun.pieceId !== null) return router.push("/enter");
+      if (entry !== sent && hasNotes(entry)) send(entry);
+      window.history.replaceState(null, "", "/enter");
       localStorage.removeItem(place);
-      seen.current = null;
       setSent(NEW);
       named.current = crypto.randomUUID();
       dispatch({ kind: "change", made: BLANK });
     },
     takeTheirs() {
       if (!theirs) return;
-      seen.current = theirs.seen;
+      seen.current.set(named.current, theirs.seen);
       setSent(theirs.entry);
       localStorage.removeItem(place);
       dispatch({ kind: "change", made: { ...BLANK, entry: theirs.entry } });
@@ -124,7 +132,7 @@ export function useEntry(begun: Begun): EntryInHand {
     },
     keepMine() {
       if (!theirs) return;
-      seen.current = theirs.seen;
+      seen.current.set(named.current, theirs.seen);
       setTheirs(null);
       setSent(entry);
       send(entry);
