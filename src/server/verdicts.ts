@@ -49,7 +49,10 @@ export async function addVerdict(db: Db, asked: z.infer<typeof VerdictAsked>): P
     if (taken?.passageId !== asked.passageId)
       return { ok: false, message: "This option does not belong to this passage." };
   }
-  await db.insert(verdictEvent).values(asked).onConflictDoNothing();
+  await db
+    .insert(verdictEvent)
+    .values({ ...asked, at: new Date() })
+    .onConflictDoNothing();
   return { ok: true, value: await verdictsData(db, asked.passageId) };
 }
 
