@@ -62,7 +62,7 @@ export function BestAtTempo({ passageId, inHand, asked, onOptions }: Props) {
     else toast.error(answer.message);
   };
   return (
-    <p className="text-sm" aria-live="polite">
+    <p className="text-sm">
       At ♩ = {tempo} <span className="font-serif text-base italic">{least.option.name}</span> strains least,{" "}
       {strainText(least.judged.strain)}.
       {easier && (
