@@ -80,7 +80,8 @@ test("from a score to the verdict and the marked score", async ({ page }) => {
 
   await test.step("the exported file is the imported one with the digits in it", async () => {
     await page.getByRole("link", { name: "Bench" }).click();
-    await engraved(page);
+    await page.waitForURL(/bench/);
+    await expect.poll(async () => Object.keys(await digitsShown(page)).length).toBe(15);
     const shown = await digitsShown(page);
     const [download] = await Promise.all([
       page.waitForEvent("download"),
