@@ -77,22 +77,26 @@ export function useDrawn(
     [study, settled, hands],
   );
   const lanes = useLanes({ ...view, all }, shown);
-  const marks = useMarks(figures, wishes);
+  const marks = useMarks(figures, wishes, sideOf);
   const { remedies, taken } = study.passage;
   return { notes, steps: seenSteps, layers, lanes, sideOf, remedies, taken, positions, figures: marks };
 }
 
 /** Figures that keep their fingers, those the player has tied, and all others while they are being looked at. */
-function useMarks(figures: readonly Figure[] | null, { tying, ties }: FingeringWishes): readonly FigureMark[] {
+function useMarks(
+  figures: readonly Figure[] | null,
+  { tying, ties }: FingeringWishes,
+  sideOf: (note: NoteId) => Side,
+): readonly FigureMark[] {
   const [tab] = useQueryState("build", parseAsString);
   return useMemo(() => {
     const isKept = (figure: Figure, r: number): boolean => isTied(figure.returns[r]!, tying);
     const shown = (figures ?? []).filter((f) => tab === "figures" || f.returns.some((_, r) => isKept(f, r)));
     const chosen = (ties ?? []).map(({ notes, returns }, i): FigureMark => ({
       letter: String.fromCharCode(97 + ((shown.length + i) % 26)),
-      side: "right",
+      side: sideOf(notes[0]!),
       places: [notes, ...returns.map((r) => r.flatMap((id) => id ?? []))].map((each) => ({ notes: each, tied: true })),
     }));
     return [...figureMarks(shown, isKept), ...chosen];
-  }, [figures, tab, tying, ties]);
+  }, [figures, tab, tying, ties, sideOf]);
 }

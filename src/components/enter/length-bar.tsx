@@ -4,6 +4,16 @@ import type { Entering } from "./use-gestures";
 
 const PRESSED = "aria-pressed:border-velvet! aria-pressed:text-velvet!";
 
+/** What is done with a press, to the note before the cursor or to the bar: its name, its label and its key. */
+const ACTS = [
+  ["tie", "Tie", "Tie to the next (L)"],
+  ["hand", "Other hand", "The other hand (H)"],
+  ["voice", "Other voice", "The other voice of the hand (V)"],
+  ["insertBar", "Add bar", "A bar after this one (I)"],
+  ["removeBar", "Remove bar", "Take this bar out (X)"],
+  ["remove", "Take out", "Take the note before the cursor out (Backspace)"],
+] as const;
+
 /** The length of the next note, and what can be done with the one before the cursor. */
 export function LengthBar({ does }: { does: Entering }) {
   const { next, chording } = does;
@@ -46,24 +56,11 @@ export function LengthBar({ does }: { does: Entering }) {
         >
           Chord
         </Button>
-        <Button onClick={does.tie} title="Tie to the next (L)" className="px-3!">
-          Tie
-        </Button>
-        <Button onClick={does.hand} title="The other hand (H)" className="px-3!">
-          Other hand
-        </Button>
-        <Button onClick={does.voice} title="The other voice of the hand (V)" className="px-3!">
-          Other voice
-        </Button>
-        <Button onClick={does.insertBar} title="A bar after this one (I)" className="px-3!">
-          Add bar
-        </Button>
-        <Button onClick={does.removeBar} title="Take this bar out (X)" className="px-3!">
-          Remove bar
-        </Button>
-        <Button onClick={does.remove} title="Take the note before the cursor out (Backspace)" className="px-3!">
-          Take out
-        </Button>
+        {ACTS.map(([act, label, title]) => (
+          <Button key={act} onClick={does[act]} title={title} className="px-3!">
+            {label}
+          </Button>
+        ))}
       </div>
     </>
   );

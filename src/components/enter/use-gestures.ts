@@ -33,7 +33,6 @@ export interface Entering extends EntryGestures {
   readonly chording: boolean;
   /** Whether lengths are given to the note before the cursor. */
   readonly editing: boolean;
-  readonly setNext: (part: Partial<Length>) => void;
   /** The cursor goes behind a note to edit it. */
   choose(cursor: Cursor): void;
   /** Keys struck together. */
@@ -80,7 +79,6 @@ export function useGestures(inHand: EntryInHand): Entering {
   };
   return {
     ...shown,
-    setNext: lengthen,
     strike: (keys) => write(() => keys),
     length: (base: Base) => lengthen({ base }),
     dot: () => lengthen({ dotted: !pen.current.next.dotted }),
