@@ -85,6 +85,7 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
     },
     meter: meterOf(part, fromBar),
     music: excerpt(score, part, fromBar, toBar),
+    beginning: toBar - fromBar < 2 * BEGINNING ? null : excerpt(score, part, fromBar, fromBar + BEGINNING - 1),
     options,
     verdicts,
     practised: practised as readonly Day[],
@@ -96,6 +97,9 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
     marked,
   };
 }
+
+/** Bars of a long passage that are engraved first. */
+const BEGINNING = 4;
 
 function isFor(hands: Hands, staff: number, staves: number): boolean {
   if (hands === "both" || staves === 1) return true;

@@ -57,6 +57,8 @@ export interface PassageData {
   readonly meter: Meter;
   /** MusicXML of just these bars, for the engraver. */
   readonly music: string;
+  /** The first bars of a long passage, which are engraved first; null where it is short. */
+  readonly beginning: string | null;
   readonly options: readonly OptionData[];
   readonly verdicts: readonly VerdictData[];
   /** Days on which it was practised, oldest first. */

@@ -94,6 +94,7 @@ function Desk({ bench }: { bench: BenchInHand }) {
       >
         <Score
           music={data.music}
+          beginning={data.beginning}
           zoom={settings.zoom}
           oneLine={settings.layout === "line"}
           {...bench.drawn}

@@ -29,20 +29,13 @@ export async function keptEngraving(asked: EngravingAsked): Promise<readonly str
   const opened = drawings();
   if (!opened) return null;
   try {
-    const found = await Promise.race([get<Kept>(keyOf(asked), opened), late()]);
+    const found = await get<Kept>(keyOf(asked), opened);
     if (found) void set(keyOf(asked), { ...found, used: Date.now() }, opened);
     return found?.lines ?? null;
   } catch {
     // A browser that keeps nothing, as in a private window, engraves anew.
     return null;
   }
-}
-
-/** ms to wait for what is kept: a browser that is slow to look is not waited for longer. */
-const PATIENCE = 400;
-
-function late(): Promise<undefined> {
-  return new Promise((resolve) => setTimeout(() => resolve(undefined), PATIENCE));
 }
 
 export async function keepEngraving(asked: EngravingAsked, lines: readonly string[]): Promise<void> {

@@ -9,7 +9,7 @@ import { useEngraving } from "./use-engraving";
 interface Props extends Drawn {
   readonly music: string;
   /** The first bars of long music, engraved first. */
-  readonly beginning?: string;
+  readonly beginning?: string | null;
   /** 1 for the usual size. */
   readonly zoom?: number;
   /** Whether it stands in one line however long it is; wrapped where it does not fit, otherwise. */
@@ -20,7 +20,7 @@ interface Props extends Drawn {
 const SCALE = 54;
 
 /** A passage engraved, with digits over and under its notes and strain lanes beneath each line. */
-export function Score({ music, beginning, zoom = 1, oneLine = false, ...drawn }: Props) {
+export function Score({ music, beginning = null, zoom = 1, oneLine = false, ...drawn }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
   const asked = {

@@ -4,7 +4,7 @@ import { Lamp } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect } from "react";
-import { engraver } from "@/worker/clients";
+import { engraver, fingeringWorker } from "@/worker/clients";
 import { THEME_KEY } from "./theme";
 
 const PLACES = [
@@ -12,10 +12,21 @@ const PLACES = [
   { href: "/hands", label: "Hands" },
 ] as const;
 
-/** The way between the places. The engraver takes seconds to start, so it starts with the first page. */
+/** ms after which the Bench is fetched ahead, when the page at hand has long been there. */
+const SETTLED = 1500;
+
+/**
+ * The way between the places. The engraver takes seconds to start, so the workers start with the first page; so does
+ * the Bench, which is where most ways lead.
+ */
 export function Places() {
   const path = usePathname();
-  useEffect(() => void engraver(), []);
+  useEffect(() => {
+    engraver();
+    fingeringWorker();
+    const soon = setTimeout(() => void import("../bench/bench"), SETTLED);
+    return () => clearTimeout(soon);
+  }, []);
   return (
     <header className="mx-auto flex max-w-[1400px] items-center gap-8 px-6 py-2.5">
       <Link href="/" className="font-serif text-xl tracking-tight text-velvet italic">

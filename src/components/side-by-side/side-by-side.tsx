@@ -82,6 +82,7 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
             <Differences names={names} count={differ.length} of={asked.length} onJump={jump} />
             <Score
               music={data.music}
+              beginning={data.beginning}
               notes={view.notes}
               steps={view.steps}
               layers={layers}
