@@ -9,6 +9,7 @@ import { highWind } from "./pieces/high-wind";
 import { ironGate } from "./pieces/iron-gate";
 import { lanternStairs } from "./pieces/lantern-stairs";
 import { overLeaves } from "./pieces/over-leaves";
+import { signalLamp } from "./pieces/signal-lamp";
 import { weathervane } from "./pieces/weathervane";
 
 /** A made-up pianist with hands on the small side, a made-up recital, and the hard spots in it. */
@@ -135,6 +136,11 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
     score: overLeaves,
     fileName: "a-voice-over-leaves.musicxml",
     passages: [spot("Tune held over the leaves", 1, 3, "right", 60)],
+  },
+  {
+    score: signalLamp,
+    fileName: "the-signal-lamp.musicxml",
+    passages: [spot("One note, again and again", 1, 3, "right", 92)],
   },
   {
     score: weathervane,

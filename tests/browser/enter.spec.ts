@@ -108,3 +108,27 @@ test("keys struck together on a MIDI piano make a chord", async ({ page }) => {
   });
   await expect(page.getByRole("status").filter({ hasText: /^Bar 1/ })).toContainText("after C 4, E 4, G 4");
 });
+
+test("two windows on one entry do not overwrite each other", async ({ page, context }) => {
+  await page.goto("/enter");
+  await page.getByLabel("Name").fill("Two windows");
+  await page.getByRole("heading", { level: 1 }).click();
+  await press(page, "4 c d");
+  const kept = (on: Page) => expect(on.getByRole("status").filter({ hasText: /^Kept$/ })).toBeVisible();
+  await expect(page).toHaveURL(/\/enter\/[0-9a-f-]{36}$/);
+  await kept(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.locator(".engraving g.note")).toHaveCount(2);
+  await other.getByRole("heading", { level: 1 }).click();
+  await press(other, "e");
+  await expect(other.locator(".engraving g.note")).toHaveCount(3);
+  await kept(other);
+  await press(page, "g a");
+  const asked = page.getByRole("alertdialog");
+  await expect(asked).toBeVisible();
+  await asked.getByRole("button", { name: "Keep the one here" }).click();
+  await kept(page);
+  await page.reload();
+  await expect(page.locator(".engraving g.note")).toHaveCount(4);
+});

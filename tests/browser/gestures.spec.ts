@@ -85,6 +85,25 @@ test("one gesture a thought: stretches, ties, the other hand, sound, tempo, look
     await expect.poll(place).toBe(before);
   });
 
+  await test.step("a stretch is heard round and round, and nothing outside it", async () => {
+    for (const key of ["Home", "Shift+ArrowRight", "Shift+ArrowRight"]) await page.keyboard.press(key);
+    await page.getByRole("button", { name: "Loop" }).click();
+    const seen: string[] = [];
+    const place = () => page.getByRole("img", { name: /^Hands on the keys/ }).getAttribute("aria-label");
+    await page.getByRole("button", { name: "Hear", exact: true }).click();
+    for (let i = 0; i < 80; i++) {
+      const now = (await place())!;
+      if (seen.at(-1) !== now) seen.push(now);
+      await page.waitForTimeout(25);
+    }
+    expect(new Set(seen).size).toBe(3);
+    // It came back to where it began more than once.
+    expect(seen.filter((each) => each === seen[0]).length).toBeGreaterThan(1);
+    await page.getByRole("button", { name: "Stop" }).click();
+    await page.getByRole("button", { name: "Loop" }).click();
+    await page.keyboard.press("Escape");
+  });
+
   await test.step("only digits in doubt, on the score and in the file", async () => {
     await page.getByRole("button", { name: "View" }).click();
     await page.getByRole("radio", { name: "Only in doubt" }).click();
@@ -162,4 +181,17 @@ test("a touched note brings five fingers to where the thumb is", async ({ browse
   await pad.getByRole("button", { name: "Close" }).tap();
   await expect(pad).toBeHidden();
   await context.close();
+});
+
+test("one hand of two alone on the score", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("link", { name: /^Broken chords, four octaves/ }).click();
+  await engraved(page);
+  const staves = async () => new Set(Object.keys(await digitsShown(page)).map((id) => id.split("-")[1]));
+  expect(await staves()).toEqual(new Set(["s1", "s2"]));
+  await page.getByRole("button", { name: "View" }).click();
+  await page.getByRole("radio", { name: "Left", exact: true }).click();
+  await expect.poll(staves).toEqual(new Set(["s2"]));
+  await page.getByRole("radio", { name: "Both", exact: true }).click();
+  await expect.poll(staves).toEqual(new Set(["s1", "s2"]));
 });

@@ -1,4 +1,4 @@
-import { flipSentence } from "./tempo-chart";
+import { flipLabels, flipSentence } from "./tempo-chart";
 
 const curves = (...starts: number[]) => starts.map((strain) => ({ strain: [strain, strain], causes: {} }));
 
@@ -22,4 +22,9 @@ describe("strain against tempo in words", () => {
       "B strains least at every tempo from 60 to 140; the order never changes.",
     );
   });
+});
+
+it("puts the tempi of flips close by into one label", () => {
+  const flips = [71, 72, 110].map((tempo) => ({ tempo, before: [0, 1], after: [1, 0] }));
+  expect(flipLabels(flips, [40, 140])).toEqual(["71, 72", "", "110"]);
 });

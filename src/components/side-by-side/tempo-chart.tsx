@@ -45,9 +45,9 @@ export function TempoChart({ names, sweep: { tempos, curves, flips }, target }: 
             <ReferenceLine x={target} stroke="var(--ink)" strokeWidth={1}>
               <Label value="target" position="top" style={TICK} />
             </ReferenceLine>
-            {flips.map(({ tempo }) => (
+            {flips.map(({ tempo }, i) => (
               <ReferenceLine key={tempo} x={tempo} stroke="var(--velvet)" strokeDasharray="3 3">
-                <Label value={tempo} position="top" style={{ ...TICK, fill: "var(--velvet)" }} />
+                <Label value={flipLabels(flips, tempos)[i]} position="top" style={{ ...TICK, fill: "var(--velvet)" }} />
               </ReferenceLine>
             ))}
             {names.map((name, i) => (
@@ -96,6 +96,21 @@ function letterOn(name: string, at: number) {
       </text>
     );
   };
+}
+
+/** Share of the tempi within which two flips are too near for a label each. */
+const LABEL_APART = 0.05;
+
+/** What stands over each flip's line: its tempo, or with flips close by all of theirs over the first, "71, 72". */
+export function flipLabels(flips: readonly Flip[], tempos: readonly number[]): readonly string[] {
+  const near = LABEL_APART * (tempos.at(-1)! - tempos[0]!);
+  const labels = flips.map(() => "");
+  let first = 0;
+  flips.forEach(({ tempo }, i) => {
+    if (tempo - flips[first]!.tempo > near) first = i;
+    labels[first] += i === first ? `${tempo}` : `, ${tempo}`;
+  });
+  return labels;
 }
 
 /** Which fingering strains least at which tempi: "Below ♩ = 84 B strains least, from there on A." */
