@@ -30,11 +30,12 @@ export function strainOfYaw(yaw: number): number {
 
 /**
  * mm by which a tip at depth y lies farther in than the hand at ease has it, when its foremost tip at ease
- * would stand at `front` and it is turned by `yaw` degrees. Turning moves a tip in or out by its key's middle.
+ * would stand at `front` and it is turned by `yaw` degrees. Turning moves a tip in or out by its key's middle: towards
+ * the little finger, that finger comes back and the thumb goes in.
  */
 export function unevenness(hand: Hand, shape: Shape, at: Standing, y: number, front: number, yaw: number): number {
   const behind = (hand.behindFlat[at.finger - 1] as number) * PLACEMENT.reachDifference[shape];
-  return y - at.middle * Math.tan((yaw * Math.PI) / 180) - (front - behind);
+  return y + at.middle * Math.tan((yaw * Math.PI) / 180) - (front - behind);
 }
 
 /** mm that a finger swings in and out by itself before it counts as uneven. */

@@ -63,7 +63,7 @@ describe("what each pair of fingers holds", () => {
     [185, 1, 5, "wwwwrrrrwwwss----"],
     [205, 1, 5, "wwwwwrrrrrwwsss--"],
     [230, 1, 5, "wwwwwrrrrrwwwwss-"],
-    [205, 1, 2, "rrrrwwwsss-------"],
+    [205, 1, 2, "rrrrwwwwss-------"],
     [205, 2, 5, "wwwrrrwwss-------"],
     [205, 3, 4, "rrws-------------"],
   ] as const)("from a black key on a hand of %d mm, %d and %d", (span, a, b, expected) => {

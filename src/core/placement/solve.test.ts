@@ -169,6 +169,21 @@ describe("the placement solver", () => {
     }
   });
 
+  it("turns towards the little finger to bring the thumb in, and towards the thumb to bring the little finger in", () => {
+    const hand = handOfRulerSpan("right", 205);
+    const yawOf = (thumb: number, little: number): number => {
+      const found = solvePlacement(hand, FULL_SIZE, [
+        { finger: 1, key: pitch(thumb) },
+        { finger: 5, key: pitch(little) },
+      ]);
+      if (found.kind !== "held") throw new Error("out of reach");
+      return found.wrist.yaw;
+    };
+    // On B flat and on D: one on black, the other on white.
+    expect(yawOf(58, 62)).toBeGreaterThan(yawOf(62, 70));
+    expect(yawOf(62, 70)).toBeLessThanOrEqual(0);
+  });
+
   it("is mirrored in the other hand", () => {
     const random = seeded(8);
     for (let trial = 0; trial < 100; trial++) {

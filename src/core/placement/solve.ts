@@ -128,7 +128,7 @@ function wristOf(
     standing.reduce((sum, { finger }, i) => sum + x[i]! - hand.restOffsets[finger - 1]!, 0) / standing.length;
   const length = HAND.tipToWrist * scaleOf(hand);
   const turn = (yaw * Math.PI) / 180;
-  const foremost = front + middle * Math.tan(turn);
+  const foremost = front - middle * Math.tan(turn);
   return {
     at: { x: mirrored(hand, middle - length * Math.sin(turn)), y: foremost - length * Math.cos(turn) },
     yaw,
