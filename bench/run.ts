@@ -15,6 +15,7 @@ import { beats } from "@/core/time/beats";
 import { passageOfKeys } from "@/core/passage/of-keys";
 import { figuresOf } from "@/core/figures/find";
 import { offering } from "@/core/fingering/offering";
+import { planOf } from "@/core/motion/plan";
 import { share } from "@/core/fingering/sharing/sharing";
 import { worthShowing } from "@/core/fingering/worth-showing";
 import { seeded, type Seeded } from "../tests/support/seeded";
@@ -207,3 +208,21 @@ row(
 );
 row("the 5 best of a 64-note passage", `${median(11, () => void bestFingerings(passage, {}, 5)).toFixed(1)} ms`);
 row("the 40 best of a 64-note passage", `${median(5, () => void bestFingerings(passage, {}, 40)).toFixed(1)} ms`);
+
+/** A line of so many onsets, every eighth a chord, with its best fingering. */
+function fingeredLine(onsets: number) {
+  const random = seeded(500);
+  const keys = line(random, onsets).map((key, i) => (i % 8 === 0 ? [key, key + 4, key + 7] : key));
+  const music = study(keys);
+  return { music, fingering: bestFingerings(music, {}, 1)[0]! };
+}
+
+for (const onsets of [64, 500]) {
+  const { music, fingering: digits } = fingeredLine(onsets);
+  const cold = performance.now();
+  planOf(music, digits);
+  row(`hand plan of ${onsets} onsets, nothing known yet`, `${(performance.now() - cold).toFixed(0)} ms`);
+  const hands = { right: placementsOf(music.hands.right, FULL_SIZE), left: placementsOf(music.hands.left, FULL_SIZE) };
+  const known = { ...music, placements: hands };
+  row(`the same, placements known`, `${median(5, () => void planOf(known, digits)).toFixed(0)} ms`);
+}

@@ -151,3 +151,71 @@ export const MOTION = {
   /** ms a grace note takes before the note it leans on. Starting value. */
   graceMs: 80,
 } as const;
+
+/** How a hand moves from onset to onset. Everything here is a choice or a starting value, as said. */
+export const PLAN = {
+  /** ms over which a motion is smoothed at most: a choice, about the time of one movement of the arm. */
+  smoothMs: 160,
+  /** Share of the time from one place to the next over which it is smoothed at most, so that a place far ahead moves nothing now. A choice. */
+  smoothShare: 0.4,
+  /** The same where the hand has been let go and is carried: it lands where it is wanted. A choice. */
+  carriedShare: 0.15,
+  /** Strain of a placement at which leaving its ease weighs twice as much. A choice. */
+  firmStrain: 15,
+  /** Weight of lying at ease while keys only sound on, against 1 where they are struck. A choice. */
+  restingWeight: 0.3,
+  /** ms a held note must last before the hand leaves it for the way to be planned apart. A choice. */
+  leaveLeast: 30,
+  /** mm the middle finger moves sideways from its place in the hand, to either side. Starting value. */
+  middleSideways: 14,
+  /** Degrees the forearm turns for each finger that plays alone, thumb first, at most. Starting values. */
+  rollOfFinger: [-8, -4, 0, 4, 8],
+  /** Degrees of the forearm's turn at most, towards the thumb and towards the little finger. Joint range: palm down is near the end towards the thumb. */
+  rollMost: [15, 30],
+  /** mm a tip is lifted over its key while the forearm turns; fingers near the keys need less turn. A choice. */
+  nearKeys: 5,
+  /** mm a key travels. */
+  keyTravel: 10,
+  /** mm the wrist stands over its level for each finger that plays, thumb first. Starting values. */
+  heightOfFinger: [-5, -1, 0, 2, 4],
+  /** mm it stands higher over a black key. A choice. */
+  heightOnBlack: 4,
+  /** mm it sinks at the start of a group and has risen at its end. A choice. */
+  heightOfGroup: 4,
+  /** mm under and over its level at most. A choice. */
+  heightMost: [25, 30],
+  /** mm within which a height counts as frozen, and the ms for which it may be. Choices. */
+  frozenWithin: 2,
+  frozenMs: 2500,
+  /** mm from the hand's own middle at which fingers reach sideways. A choice. */
+  sidewaysReach: 14,
+  /** mm in or out from one note to the next below which nothing is a jerk. A choice. */
+  jerkFrom: 15,
+  /** mm a held note may draw the hand from where the others want it before it is named. A choice. */
+  dragFrom: 12,
+  /** mm from the middle of the body to a shoulder, and beside the body that an elbow needs. Starting values. */
+  shoulder: 190,
+  elbowRoom: 50,
+  /** mm a wrist goes to either side of its shoulder before the trunk goes along. Starting value. */
+  armAlone: 330,
+  /** Key in front of which the body sits: between E and F over middle C. */
+  bodyKey: 64.5,
+  /** mm of a leap that wants looking at, and below which the next place is found unseen. Choices. */
+  leapFrom: 120,
+  unseenTo: 100,
+  /** Notes a second of single notes that make a light run, and at which they are even beads. Choices. */
+  lightRate: 5,
+  beadRate: 6.5,
+  /** Loudness from which chords come from the arm. A choice. */
+  loudFrom: 0.65,
+  /** ms from which a bound note sings. A choice. */
+  singingMs: 350,
+  /** Share of black keys from which the hand lies flat among them. A choice. */
+  blackShare: 0.6,
+  /** Strain that a shape chosen by the texture may add to the easiest one. A choice. */
+  shapeGrace: 6,
+  /** mm of clearance that a mm of wrist height gives a finger in the middle. Starting value. */
+  clearancePerHeight: 0.4,
+  /** Notes that one impulse carries at most. A choice. */
+  groupMost: 8,
+} as const;

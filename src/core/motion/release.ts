@@ -57,6 +57,24 @@ function releaseBefore(task: Task, before: Frame, earlier: Frame | null, now: Fr
   };
 }
 
+/**
+ * ms from the start of the piece at which a hand goes on from an onset: when its notes have sounded, or, where they are
+ * bound to the next ones, as late as the way there allows. Never before the onset itself.
+ * @param next null at the end, where it stays until its notes have sounded, for two seconds at most
+ */
+export function leavingMs(task: Task, frame: Frame, next: Frame | null): number {
+  const down = [...frame.struck, ...frame.held];
+  const sounded = Math.max(frame.onset.ms, ...down.map(({ stroke }) => stroke.ms + stroke.soundsMs));
+  if (next === null) return Math.min(sounded, frame.onset.ms + LAST_MS);
+  const isBlack = next.struck[0]?.black ?? false;
+  const mm = next.struck.length === 0 ? 0 : Math.abs(next.centre - frame.centre);
+  const travel = carryTime(mm, isBlack ? KEYBOARD.blackTopWidth : whiteWidth(task.instrument));
+  return Math.max(frame.onset.ms, Math.min(sounded, next.onset.ms - travel));
+}
+
+/** ms for which the hand is planned on after the last onset. */
+const LAST_MS = 2000;
+
 function goesOn({ stroke }: Press, now: Frame): boolean {
   return stroke.until > now.onset.index;
 }

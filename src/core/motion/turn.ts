@@ -1,7 +1,8 @@
 import { rockingRate } from "../fingering/cost/rocking";
 import type { Frame } from "../fingering/frame";
 import type { NoteId } from "../passage/note";
-import { MOTION } from "../physics";
+import { MOTION, PLAN } from "../physics";
+import type { Place } from "./place";
 
 /** Fingers that alternate to and fro, so that the forearm rocks about its own axis. */
 export interface Rocking {
@@ -11,6 +12,8 @@ export interface Rocking {
   readonly rate: number;
   /** Fingers between the outermost that strike: 4 for a rocking of thumb and little finger. */
   readonly reach: number;
+  /** Degrees that the forearm turns to either side of its middle at the present nearness to the keys. */
+  readonly amplitude: number;
   /** Whether the rate is beyond ease, and beyond what a forearm can do. */
   readonly grade: "easy" | "fast" | "fails";
 }
@@ -19,19 +22,26 @@ export interface Rocking {
 const LEAST_NOTES = 4;
 
 /**
- * The rocking figures of a hand: runs of four or more onsets in which the finger turns back at every one. The rate counts
+ * The rocking figures of a hand: runs of four or more onsets in which finger and key turn back at every one. The rate counts
  * a full cycle, to and fro: sixteenths at a quarter note of 120 are eight notes a second, four cycles.
  */
 export function rockingsOf(frames: readonly Frame[]): readonly Rocking[] {
   const found: Rocking[] = [];
   let from = 0;
   for (let i = 2; i <= frames.length; i++) {
-    const turns = i < frames.length && rockingRate(frames[i - 2]!, frames[i - 1]!, frames[i]!) > 0;
+    const turns = i < frames.length && rocks(frames[i - 2]!, frames[i - 1]!, frames[i]!);
     if (turns) continue;
     if (i - from >= LEAST_NOTES) found.push(rockingIn(frames.slice(from, i)));
     from = i - 1;
   }
   return found;
+}
+
+/** Whether fingers and keys both turn back: where only fingers do, the hand is carried on and nothing rocks. */
+function rocks(earlier: Frame, before: Frame, now: Frame): boolean {
+  if (rockingRate(earlier, before, now) === 0) return false;
+  const [a, b, c] = [earlier, before, now].map((f) => f.struck[0]!.x) as [number, number, number];
+  return (b - a) * (c - b) < 0;
 }
 
 function rockingIn(frames: readonly Frame[]): Rocking {
@@ -41,7 +51,44 @@ function rockingIn(frames: readonly Frame[]): Rocking {
   return {
     notes: frames.flatMap((f) => f.struck[0]!.stroke.notes[0]!),
     rate,
+    amplitude: swingOf(widest(frames)) / 2,
     reach: Math.max(...fingers) - Math.min(...fingers),
     grade: rate <= MOTION.rotationEase ? "easy" : rate <= MOTION.rotationFails ? "fast" : "fails",
   };
+}
+
+/** mm between the two sides that are rocked between. */
+function widest(frames: readonly Frame[]): number {
+  const x = frames.map((f) => f.struck[0]!.x);
+  return Math.max(...x) - Math.min(...x);
+}
+
+/**
+ * Degrees that a forearm turns from the one tip down to the other down, about an axis between them: the sine is what a tip
+ * travels, the key's way and its lift over the key, against their distance in mm. Wide figures turn little, near fingers
+ * much; fingers that stay closer to the keys turn less. At most a quarter turn.
+ * @param lift mm a tip stands over its key
+ */
+export function swingOf(mm: number, lift: number = PLAN.nearKeys): number {
+  return (Math.asin(Math.min(1, (PLAN.keyTravel + lift) / Math.max(1, mm))) * 180) / Math.PI;
+}
+
+/**
+ * Degrees of turn that each onset asks for, positive towards the little finger: from its neighbours, away from each by half
+ * of the swing between them, at most what the finger turns at all. A finger in the midst of a run lies between two
+ * demands and turns by nothing; one at which the line turns back takes both.
+ */
+export function rollsWanted(places: readonly Place[]): readonly number[] {
+  return places.map(({ frame: { struck } }, i) => {
+    const press = struck[0];
+    if (struck.length !== 1 || !press) return 0;
+    const most = Math.max(...PLAN.rollOfFinger.map(Math.abs));
+    let sum = 0;
+    for (const beside of [places[i - 1], places[i + 1]]) {
+      const other = beside?.frame.struck[0];
+      if (!other || other.finger === press.finger) continue;
+      sum += (Math.sign(press.finger - other.finger) * Math.min(most, swingOf(Math.abs(press.x - other.x)) / 2)) / 2;
+    }
+    return sum + PLAN.rollOfFinger[press.finger - 1]! / 4;
+  });
 }

@@ -105,7 +105,8 @@ function atHome(holds: readonly Hold[], lowest: number): readonly Hold[] {
 }
 
 function moved(held: Held, lowest: number, on: Instrument): Held {
-  const octaves = (lowest - lowestOf(held.tips, Infinity)) / 12;
+  // Where the thumb lies across two keys its lower one has no tip of its own.
+  const octaves = Math.round((lowest - lowestOf(held.tips, Infinity)) / 12);
   const by = octaves * on.octaveWidth;
   return {
     ...held,

@@ -5,7 +5,7 @@ import { keyMiddle } from "../keyboard/geometry";
 import { contactOn } from "../keyboard/contact";
 import type { Instrument } from "../keyboard/instrument";
 import type { Interval, PairBound } from "./openings";
-import type { Allowed, Hold } from "./placement";
+import type { Allowed, Hold, Tip } from "./placement";
 import { spotsOn, type Spot } from "./spots";
 import { limitsIn, type Way } from "./ways";
 
@@ -41,6 +41,17 @@ export function standingChoices(
     );
   }
   return choices;
+}
+
+/** A tip that stands somewhere, in the hand's own coordinates. */
+export function standingOf(hand: Hand, on: Instrument, { finger, key, part, at }: Tip): Standing {
+  const spot = spotsOn(key, hand.tipWidths[finger - 1]!, on).find((s) => s.part === part)!;
+  return {
+    finger,
+    spot: mirroredSpot(hand, spot),
+    middle: mirrored(hand, keyMiddle(key, on)),
+    wish: mirrored(hand, at.x),
+  };
 }
 
 /** The limits of every pair of tips in a way of holding the hand. */

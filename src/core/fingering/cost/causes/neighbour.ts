@@ -1,11 +1,11 @@
-import { limitsOf } from "../../../hand/hand";
 import { blackAt } from "../../../keyboard/geometry";
 import { isBlack, isOnKeyboard } from "../../../keyboard/pitch";
-import { KEYBOARD, MOTION } from "../../../physics";
+import { MOTION } from "../../../physics";
 import type { Press } from "../../frame";
 import type { Cause, Moment, Tell } from "../cause";
+import { clearanceBetween } from "../clearance";
 import { eachJoinPair } from "../pairs";
-import { apart, haste } from "../stretch";
+import { haste } from "../stretch";
 import { fingers, mm } from "../words";
 
 /** A key beside the right one at risk: by a finger in mid-stretch, or by one that is idle inside a chord. */
@@ -32,7 +32,7 @@ function onTheWay(moment: Moment, from: Press, to: Press, share: number, tell: T
   const keyBefore = to.key + (to.key > from.key ? -1 : 1);
   const isOver =
     from.black && !to.black && Math.abs(to.key - from.key) > 1 && isOnKeyboard(keyBefore) && isBlack(keyBefore);
-  const clearance = clearanceOf(moment, from, to, isOver);
+  const clearance = clearanceBetween(moment.hand, from, to, isOver);
   const missing = MOTION.safeClearance - clearance;
   if (missing <= 0) return;
   tell(to.stroke, clearance, share * missing * moment.weights.neighbourPerMm * (1 + haste(moment)), to, from);
@@ -49,18 +49,10 @@ function insideChord(moment: Moment, tell: Tell): void {
     let [missing, least] = [0, Infinity];
     for (let n = 1; n <= idle; n++) {
       const x = from.x + ((to.x - from.x) * n) / (idle + 1);
-      const clearance = clearanceOf(moment, from, to, isIn && blackAt(mirror * x, instrument));
+      const clearance = clearanceBetween(moment.hand, from, to, isIn && blackAt(mirror * x, instrument));
       least = Math.min(least, clearance);
       missing += Math.max(0, MOTION.safeClearance - clearance);
     }
     if (missing > 0) tell(to.stroke, least, missing * weights.neighbourPerMm * 2 * to.stroke.load, to, from);
   }
-}
-
-/** mm between a finger of an open pair and the key below it; negative where it cannot pass over it. */
-function clearanceOf({ hand }: Moment, from: Press, to: Press, overBlack: boolean): number {
-  const { widestRelaxed, widestPractical } = limitsOf(hand, from.finger, to.finger);
-  const opened = Math.min(1, Math.max(0, (apart(from, to) - widestRelaxed) / (widestPractical - widestRelaxed)));
-  if (opened === 0) return Infinity;
-  return MOTION.lift * (1 - opened) - (overBlack ? KEYBOARD.blackHeight : 0);
 }

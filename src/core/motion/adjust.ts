@@ -1,0 +1,122 @@
+import type { Task } from "../fingering/task";
+import { PLACEMENT } from "../physics";
+import { mirrored } from "../placement/standing";
+import { ANGLE_TRIED, HEIGHT_TRIED, type Clearance } from "./clearance";
+import { inward, lyingAs, sideways, turned, type Place } from "./place";
+import type { PlanFrame } from "./path";
+
+/** A small change of how the hand lies at one onset, to try as it is and changed. */
+export interface Adjustment {
+  readonly id: string;
+  readonly words: string;
+  /** Strain saved, negative where it costs some. */
+  readonly strain: number;
+  /** mm more between the fingers and the keys beside; 0 where none is near. */
+  readonly clearance: number;
+}
+
+/** mm and degrees by which the hand is moved and turned. Choices: what a player would try. */
+const NUDGE = 10;
+
+/** What a mm of clearance counts for against strain, in the order of the list. A choice. */
+const STRAIN_PER_MM = 1;
+
+interface Changed {
+  readonly x: number;
+  readonly depth: number;
+  readonly yaw: number;
+  readonly leaning: boolean;
+}
+
+interface Try {
+  readonly id: string;
+  readonly words: string;
+  readonly change: (at: Changed) => Changed;
+  readonly gain?: Clearance["gains"][number]["change"];
+}
+
+const TRIES: readonly Try[] = [
+  {
+    id: "turn-out",
+    words: `turn the hand ${ANGLE_TRIED} degrees towards the little finger`,
+    change: (a) => ({ ...a, yaw: a.yaw + ANGLE_TRIED }),
+    gain: "angle",
+  },
+  {
+    id: "turn-in",
+    words: `turn the hand ${ANGLE_TRIED} degrees towards the thumb`,
+    change: (a) => ({ ...a, yaw: a.yaw - ANGLE_TRIED }),
+    gain: "angle",
+  },
+  {
+    id: "lean",
+    words: "lean the hand, on the sides of the fingers",
+    change: (a) => ({ ...a, leaning: true }),
+    gain: "tilt",
+  },
+  { id: "upright", words: "hold the hand upright", change: (a) => ({ ...a, leaning: false }) },
+  { id: "in", words: `go ${NUDGE} mm nearer to the fallboard`, change: (a) => ({ ...a, depth: a.depth + NUDGE }) },
+  {
+    id: "out",
+    words: `go ${NUDGE} mm nearer to the edge of the keys`,
+    change: (a) => ({ ...a, depth: a.depth - NUDGE }),
+    gain: "depth",
+  },
+  {
+    id: "outwards",
+    words: `carry the hand ${NUDGE} mm towards the little finger`,
+    change: (a) => ({ ...a, x: a.x + NUDGE }),
+  },
+  { id: "inwards", words: `carry the hand ${NUDGE} mm towards the thumb`, change: (a) => ({ ...a, x: a.x - NUDGE }) },
+  { id: "higher", words: `hold the wrist ${HEIGHT_TRIED} mm higher`, change: (a) => a, gain: "height" },
+];
+
+/**
+ * Small changes at an onset that its limits allow, what helps most first. A change that does nothing is left out.
+ * @param near the clearance at this onset; null where no key is near
+ */
+export function adjustmentsAt(
+  { hand }: Task,
+  frame: PlanFrame,
+  place: Place,
+  near: Clearance | null,
+): readonly Adjustment[] {
+  if (place.standing.length === 0) return [];
+  const now: Changed = {
+    x: mirrored(hand, frame.x),
+    depth: frame.depth,
+    yaw: frame.yaw,
+    leaning: place.way.tilt === "leaning",
+  };
+  const strainAs = ({ x, depth, yaw, leaning }: Changed): number => {
+    const way = { shape: place.way.shape, tilt: leaning ? ("leaning" as const) : ("upright" as const) };
+    return lyingAs(hand, { ...place, way }, x, depth, yaw).strain + offCentreStrain(x - place.ease);
+  };
+  const before = strainAs(now);
+  return TRIES.flatMap(({ id, words, change, gain }): Adjustment[] => {
+    const changed = change(now);
+    if (!isWithin(hand, place, changed)) return [];
+    const strain = before - strainAs(changed);
+    const clearance = near?.gains.find((g) => g.change === gain)?.mm ?? 0;
+    const isSame = Math.abs(strain) < 0.05 && clearance < 0.1;
+    return isSame || !Number.isFinite(strain) ? [] : [{ id, words, strain, clearance }];
+  }).sort((a, b) => worth(b) - worth(a));
+}
+
+function worth({ strain, clearance }: Adjustment): number {
+  return strain + clearance * STRAIN_PER_MM;
+}
+
+/** Strain of fingers that reach sideways from a hand that is not over them: as uneven tips do, in the other direction. */
+function offCentreStrain(mm: number): number {
+  const { freeUneven, mostUneven } = PLACEMENT;
+  return (100 * Math.max(0, Math.abs(mm) - freeUneven / 2)) / mostUneven;
+}
+
+function isWithin(hand: Task["hand"], place: Place, { x, depth, yaw }: Changed): boolean {
+  const [side, turn] = [sideways(hand, place), turned(hand, place, x, depth)];
+  const depths = inward(hand, place, x, yaw);
+  const inside = (value: number, { least, most }: { least: number; most: number }): boolean =>
+    value >= least && value <= most;
+  return inside(x, side) && inside(depth, depths) && inside(yaw, turn);
+}

@@ -1,0 +1,73 @@
+import type { Side } from "../hand/finger";
+import { whiteWidth } from "../keyboard/geometry";
+import type { Instrument } from "../keyboard/instrument";
+import type { NoteId } from "../passage/note";
+import { KEYBOARD, PLAN } from "../physics";
+import type { PlanFrame } from "./path";
+
+/** Two leaps that land together. */
+export interface LeapsTogether {
+  readonly note: NoteId;
+  /** mm that each hand leaps, right positive. */
+  readonly right: number;
+  readonly left: number;
+  readonly opposite: boolean;
+  /** The hand to look at: the one whose leap is harder to land. */
+  readonly look: Side;
+  /** Whether the other is short enough, or lands on the same shape of keys, so that it can be played unseen. */
+  readonly unseen: boolean;
+}
+
+/** ms within which two landings count as together. */
+const TOGETHER = 30;
+
+/** Where leaps of both hands fall together. Hands lists of frames, each in order of time. */
+export function leapsTogether(
+  { right, left }: Readonly<Record<Side, readonly PlanFrame[]>>,
+  on: Instrument,
+): readonly LeapsTogether[] {
+  const lefts = leaps(left);
+  return leaps(right).flatMap((r): LeapsTogether[] => {
+    const l = lefts.find((each) => Math.abs(each.to.ms - r.to.ms) <= TOGETHER);
+    if (!l) return [];
+    const look = difficulty(r, on) >= difficulty(l, on) ? "right" : "left";
+    const other = look === "right" ? l : r;
+    return [
+      {
+        note: r.to.notes[0]!,
+        right: r.mm,
+        left: l.mm,
+        opposite: Math.sign(r.mm) !== Math.sign(l.mm),
+        look,
+        unseen: Math.abs(other.mm) <= PLAN.unseenTo || sameShape(other),
+      },
+    ];
+  });
+}
+
+interface Leap {
+  readonly from: PlanFrame;
+  readonly to: PlanFrame;
+  readonly mm: number;
+}
+
+function leaps(frames: readonly PlanFrame[]): readonly Leap[] {
+  const played = frames.filter((f) => f.tips.length > 0 && f.notes.length > 0);
+  return played.slice(1).flatMap((to, i) => {
+    const from = played[i]!;
+    const mm = to.ease - from.ease;
+    return Math.abs(mm) >= PLAN.leapFrom ? [{ from, to, mm }] : [];
+  });
+}
+
+/** Bits of Fitts' law: how far, against how narrow the key is that is met. */
+function difficulty({ to, mm }: Leap, on: Instrument): number {
+  const isBlack = to.frame.struck.some((p) => p.black);
+  return Math.log2(1 + Math.abs(mm) / (isBlack ? KEYBOARD.blackTopWidth : whiteWidth(on)));
+}
+
+/** Whether a leap lands on the intervals that it left: the hand keeps its shape. */
+function sameShape({ from, to }: Leap): boolean {
+  const [a, b] = [from, to].map(({ tips }) => tips.map((t) => t.key).sort((x, y) => x - y));
+  return a!.length > 1 && a!.length === b!.length && a!.every((key, i) => key - a![0]! === b![i]! - b![0]!);
+}

@@ -1,0 +1,55 @@
+import type { Frame } from "../fingering/frame";
+import type { Task } from "../fingering/task";
+import { toNumber } from "../time/beats";
+import { whiteWidth } from "../keyboard/geometry";
+import { touchOf, type Touch } from "./touch";
+
+/** Notes carried by one active movement, the rest passively. */
+export interface Impulse {
+  /** Places of its first onset and its last. */
+  readonly from: number;
+  readonly to: number;
+  /** Why it starts where it does. */
+  readonly why: string;
+  readonly touch: Touch;
+}
+
+/** White keys that the middle of the hand is carried at once for a group to start anew. A choice. */
+const CARRIED = 2.5;
+/** Times a note's usual length that make a rest. A choice. */
+const REST = 1.8;
+/** ms from one onset to the next up to which a beat carries a group; slower, a bar does. A choice. */
+const QUICK = 260;
+
+/**
+ * The groups of a hand, in order: a new one where the hand is set down anew, after a rest, on an accent, and with the beat
+ * where notes are quick, with the bar where they are not. Each rule looks at an onset and those beside it alone.
+ */
+export function impulsesOf(task: Task, frames: readonly Frame[]): readonly Impulse[] {
+  const starts = frames.flatMap((_, i) => {
+    const why = startsAt(task, frames, i);
+    return why === null ? [] : [{ from: i, why }];
+  });
+  return starts.map(({ from, why }, i) => {
+    const to = (starts[i + 1]?.from ?? frames.length) - 1;
+    return { from, to, why, touch: touchOf(task, frames.slice(from, to + 1)) };
+  });
+}
+
+function startsAt({ instrument }: Task, frames: readonly Frame[], i: number): string | null {
+  const [now, before] = [frames[i]!, frames[i - 1]];
+  if (!before) return "it begins here";
+  if (now.onset.swept) return null;
+  const { gap } = now.onset;
+  const earlier = before.onset.gap;
+  if (Number.isFinite(earlier) && gap > REST * earlier && gap > QUICK) return "after a longer note";
+  if (now.struck.length > 0 && Math.abs(now.centre - before.centre) > CARRIED * whiteWidth(instrument))
+    return "the hand is set down anew";
+  const loads = (frame: Frame): number => Math.max(0, ...frame.struck.map((p) => p.stroke.load));
+  if (loads(now) > loads(before) + 0.1) return "it is louder here";
+  const at = toNumber(now.onset.at);
+  const isWhole = Math.abs(at - Math.round(at)) < 1e-6 && now.onset.grace === 0;
+  if (gap <= QUICK && isWhole) return "the beat carries it";
+  if (gap > QUICK && isWhole && Math.round(at) % 4 === 0) return "the bar carries it";
+  return null;
+}

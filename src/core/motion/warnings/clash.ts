@@ -1,0 +1,12 @@
+import { eachHand, whole } from "./warning";
+
+/** Finger and way ask the forearm for opposite turns at once. */
+export const clash = eachHand("clash", "degrees", ({ clashes }) =>
+  clashes.map(({ note, finger, degrees, ms }) => ({
+    note,
+    amount: degrees,
+    words: `the finger asks for a turn towards the ${finger}, the way for the opposite: ${whole(degrees)} degrees in ${whole(ms)} ms`,
+    change: "carry the hand along from the arm and let the thumb follow, rather than turn for it",
+    cost: Math.min(40, (degrees * 100) / ms),
+  })),
+);

@@ -1,0 +1,13 @@
+import { fingerName } from "../../hand/finger";
+import { eachHand, whole } from "./warning";
+
+/** A held note that draws the hand away from the next. */
+export const dragged = eachHand("dragged", "mm", ({ drags }) =>
+  drags.map(({ note, finger, mm, mayGo }) => ({
+    note,
+    amount: mm,
+    words: `the ${fingerName(finger)}, still held, draws the hand ${whole(mm)} mm from this place`,
+    change: mayGo ? "let it go: the pedal carries it" : "pivot about it and let it go as soon as its note has sounded",
+    cost: Math.min(40, mm / 2),
+  })),
+);

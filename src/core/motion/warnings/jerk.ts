@@ -1,0 +1,15 @@
+import { eachHand, whole } from "./warning";
+
+/** A way in or out that begins too late to be smooth. */
+export const jerk = eachHand("jerk", "mm", ({ inOuts }) =>
+  inOuts
+    .filter((each) => each.isJerk)
+    .map(({ note, mm, begins, needed }) => ({
+      note,
+      amount: Math.abs(mm),
+      words: `${whole(Math.abs(mm))} mm ${mm > 0 ? "in" : "out"} with ${whole(begins)} ms for it; ${whole(needed)} would be smooth`,
+      change:
+        mm > 0 ? "be in already on the note before" : "stay in among the black keys, or come out on the note before",
+      cost: Math.min(50, Math.abs(mm) / 2),
+    })),
+);

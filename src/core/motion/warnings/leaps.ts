@@ -1,0 +1,17 @@
+import type { WarningRule } from "./warning";
+import { whole } from "./warning";
+
+/** Leaps of both hands that land together. */
+export const leaps: WarningRule = {
+  id: "leaps",
+  unit: "mm",
+  find: ({ together }) =>
+    together.map(({ note, right, left, opposite, look, unseen }) => ({
+      side: "both",
+      note,
+      amount: Math.max(Math.abs(right), Math.abs(left)),
+      words: `both hands leap${opposite ? ", opposite ways" : ""}: right ${whole(Math.abs(right))} mm, left ${whole(Math.abs(left))} mm`,
+      change: `look at the ${look} hand; ${unseen ? "the other finds its place unseen" : "learn the other's place by feel first"}`,
+      cost: (opposite ? 30 : 15) + Math.max(Math.abs(right), Math.abs(left)) / 40,
+    })),
+};

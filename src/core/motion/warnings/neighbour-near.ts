@@ -1,0 +1,26 @@
+import { MOTION } from "../../physics";
+import { eachHand, whole } from "./warning";
+
+const WORDS = {
+  angle: "turn the hand a little",
+  tilt: "lean the hand",
+  depth: "play nearer to the edge, clear of the black keys",
+  height: "hold the wrist a little higher",
+} as const;
+
+/** A key beside that a finger may catch. */
+export const neighbourNear = eachHand("neighbour-near", "mm", ({ clearances }) =>
+  clearances.flatMap(({ note, fingers, mm, gains }) => {
+    if (mm >= MOTION.safeClearance) return [];
+    const best = gains[0];
+    return [
+      {
+        note,
+        amount: mm,
+        words: `${fingers.join(" and ")} ${mm >= 0 ? `clear the key beside by ${whole(mm)} mm` : `lie ${whole(-mm)} mm too low for the key beside`}`,
+        change: best ? `${WORDS[best.change]}: ${whole(best.mm)} mm more` : "close the pair sooner",
+        cost: Math.min(60, 3 * (MOTION.safeClearance - mm)),
+      },
+    ];
+  }),
+);

@@ -1,0 +1,19 @@
+import { MOTION } from "../../physics";
+import { eachHand, whole } from "./warning";
+
+/** A forearm that turns to and fro faster than is easy. */
+export const rocking = eachHand("rocking", "Hz", ({ rockings }) =>
+  rockings.flatMap(({ rate, grade, amplitude, notes }) =>
+    grade === "easy"
+      ? []
+      : [
+          {
+            note: notes[0]!,
+            amount: rate,
+            words: `the forearm rocks ${rate.toFixed(1)} times a second, ${whole(amplitude)} degrees to either side; ${MOTION.rotationEase} is easy, ${MOTION.rotationFails} the end`,
+            change: "stay closer to the keys so that it turns less, or turn once for several notes",
+            cost: (100 * (rate - MOTION.rotationEase)) / (MOTION.rotationFails - MOTION.rotationEase),
+          },
+        ],
+  ),
+);

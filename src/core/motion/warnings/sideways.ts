@@ -1,0 +1,12 @@
+import { eachHand, whole } from "./warning";
+
+/** Fingers that reach sideways although the wrist had time to carry them. */
+export const sideways = eachHand("sideways", "mm", ({ sideways: found }) =>
+  found.map(({ note, mm, window }) => ({
+    note,
+    amount: mm,
+    words: `fingers reach ${whole(mm)} mm sideways with ${whole(window)} ms in which the wrist could carry them`,
+    change: "let the wrist bring the hand over its notes",
+    cost: Math.min(40, mm / 2),
+  })),
+);
