@@ -19,7 +19,7 @@ function planned(study: Study, wishes: Wishes): object {
   return { tempo, hands: hands.map(handEntry), together: deep(together), warnings: deep(warnings) };
 }
 
-function handEntry({ side, frames, path: _path, task: _task, ...figures }: HandPlan): object {
+function handEntry({ side, frames, path: _path, hand: _hand, ...figures }: HandPlan): object {
   return {
     hand: side,
     frames: frames.map((frame) => ({
@@ -34,7 +34,7 @@ function handEntry({ side, frames, path: _path, task: _task, ...figures }: HandP
       tilt: frame.tilt,
       offCentre: rounded(offCentre(frame)),
       strain: rounded(frame.strain),
-      holds: frame.holds,
+      short: frame.short,
       tips: frame.tips.map(({ finger, key, part, at }) => ({
         finger,
         midi: key,

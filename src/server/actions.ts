@@ -28,6 +28,7 @@ import type {
   TakenKept,
   VerdictData,
 } from "./types";
+import { markPlan, PlanMarksAsked } from "./plan-marks";
 import {
   chooseWishes,
   markShared,
@@ -114,6 +115,10 @@ export async function remedy(asked: unknown): Promise<Answer<RemediesKept>> {
 
 export async function wish(asked: unknown): Promise<Answer<readonly OptionData[]>> {
   return refreshed(await checked(WishesAsked, asked, chooseWishes));
+}
+
+export async function keepPlan(asked: unknown): Promise<Answer<null>> {
+  return checked(PlanMarksAsked, asked, markPlan);
 }
 
 export async function giveHands(asked: unknown): Promise<Answer<TakenKept>> {

@@ -1,6 +1,9 @@
 import type { Fingering } from "@/core/fingering/fingering";
 import { notesInDoubt } from "@/core/fingering/in-doubt";
 import { studyOf } from "@/core/fingering/study-data";
+import { planOf } from "@/core/motion/plan";
+import { withTouches, withTune } from "@/core/motion/plan-marks";
+import { ownSigns, signsOf, type SignPlaced } from "@/core/motion/signs";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import { handOf, type HandsTaken } from "@/core/passage/passage";
@@ -47,11 +50,32 @@ export interface Exported {
 export const DIGITS_WRITTEN = ["all", "doubt"] as const;
 export type DigitsWritten = (typeof DIGITS_WRITTEN)[number];
 
+/** Which signs are written: the player's own, or those of the hand plan as well. */
+export const SIGNS_WRITTEN = ["own", "plan"] as const;
+
+/** The signs of an option's plan as they stand on the score. */
+async function signsWritten(
+  db: Db,
+  { passageId, digits }: FingeringKept,
+  which: (typeof SIGNS_WRITTEN)[number],
+): Promise<readonly SignPlaced[]> {
+  const data = await passageData(db, passageId);
+  if (!data) return [];
+  const study = studyOf(data.study);
+  const hands = new Map(study.passage.notes.map((note) => [note.id, handOf(note, study.passage)]));
+  const sideOf = (note: NoteId) => hands.get(note) ?? "right";
+  if (which === "own") return ownSigns(data.planMarks, sideOf);
+  const plan = planOf(withTune(study, data.planMarks), digits);
+  const touched = { ...plan, hands: plan.hands.map((hand) => withTouches(hand, data.planMarks)) };
+  return signsOf(touched, data.planMarks, sideOf);
+}
+
 /** The file a piece came in, with an option's digits on the notes of its passage; null when there is no such option. */
 export async function exportOption(
   db: Db,
   fingeringId: string,
   digits: DigitsWritten = "all",
+  signs: (typeof SIGNS_WRITTEN)[number] = "own",
 ): Promise<Exported | null> {
   const option = await fingeringById(db, fingeringId);
   const passage = option && (await passageById(db, option.passageId));
@@ -64,6 +88,7 @@ export async function exportOption(
   const xml = writeFingering(score, part, {
     fingering: digits === "all" ? option.digits : await digitsInDoubt(db, option),
     handOf: (note) => hands.get(note) ?? "right",
+    signs: await signsWritten(db, option, signs),
     remedies: onEveryHead(music.notes, { ...handsTaken(passage.taken), ...remedies }),
   });
   const stem = (piece.fileName ?? piece.title).replace(/\.(musicxml|mxl|xml)$/i, "");

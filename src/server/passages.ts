@@ -94,6 +94,7 @@ export async function passageData(db: Db, id: string): Promise<PassageData | nul
     rests,
     allows: who!.allows,
     wishes: found.wishes,
+    planMarks: found.planMarks,
     marked,
   };
 }

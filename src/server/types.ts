@@ -1,6 +1,7 @@
 import type { RuledOut } from "@/core/fingering/conditions";
 import type { LeaningId } from "@/core/fingering/leanings";
 import type { FingeringWishes } from "@/core/fingering/wishes";
+import type { PlanMarks } from "@/core/motion/plan-marks";
 import type { Day } from "@/core/time/days";
 import type { Entry } from "@/core/entry/entry";
 import type { Standing, VerdictEvent } from "@/core/verdict/standing";
@@ -69,6 +70,7 @@ export interface PassageData {
   readonly rests: readonly RestData[];
   readonly allows: Allowances;
   readonly wishes: FingeringWishes;
+  readonly planMarks: PlanMarks;
   /** Notes that the other hand may take, where only marked ones may. */
   readonly marked: readonly NoteId[];
 }

@@ -21,6 +21,10 @@ import { studyOf, type StudyData } from "@/core/fingering/study-data";
 import { fingering, judge, latticesOf, solving, type Judged, type Study } from "@/core/fingering/study";
 import { loweringAt, type Lowering } from "@/core/fingering/lowering";
 import { sweeping, type Sweep } from "@/core/fingering/sweep";
+import { motionSweeping, type MotionSweep } from "@/core/motion/motion-sweep";
+import { planOf, type Plan } from "@/core/motion/plan";
+import { withTune } from "@/core/motion/plan-marks";
+import type { Tune } from "@/core/passage/passage";
 import { chosenFigure } from "@/core/figures/chosen";
 import { keepingPrices, type KeepingPrice } from "@/core/figures/keeping-price";
 
@@ -56,6 +60,14 @@ export interface FingeringService {
     onProgress: (done: number) => void,
   ): Promise<Searched<Sweep>>;
   leaveSweep(): void;
+  /**
+   * The hand plan of a fingering at a tempo. A newer question of the same name stops what ran before.
+   * @param name what it is for, so that two may be worked out side by side
+   * @param tune where the tune lies
+   */
+  plan(name: string, digits: Fingering, tempo: number, tune: Tune | null): Promise<Searched<Plan>>;
+  /** What the plans of fingerings come to against tempo; a newer question stops it. */
+  motionSweep(digits: readonly Fingering[], range: readonly [number, number]): Promise<Searched<MotionSweep>>;
   /** What it costs that returns keep their figure's fingers, and that they do not. */
   keepingPrices(digits: Fingering): Promise<readonly KeepingPrice[]>;
   /** A stretch that the player has chosen, with the places that answer it. */
@@ -121,6 +133,12 @@ function* judging(study: Study, tempo: number, digits: readonly Fingering[]): Ge
     yield;
   }
   return judged;
+}
+
+/** A step before it begins, so that of many plans asked for at once only the last is made. */
+function* planning(study: Study, digits: Fingering): Generator<void, Plan> {
+  yield;
+  return planOf(study, digits);
 }
 
 /** ms a search runs before it looks whether it is still wanted. */
@@ -217,6 +235,9 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     leaveSweep() {
       tickets.set("sweep", (tickets.get("sweep") ?? 0) + 1);
     },
+    plan: (name, digits, tempo, tune) =>
+      latest(`plan ${name}`, planning(withTune(playedAt(atHand().study, tempo), { tune }), digits)),
+    motionSweep: (digits, [low, high]) => latest("motion", motionSweeping(atHand().study, digits, low, high)),
     keepingPrices(digits) {
       const { study, figures, by } = atHand();
       return aside(keepingPrices(study, by(leaningById("balanced")).lattices, figures(), digits));

@@ -1,6 +1,10 @@
 import { positionsOf } from "@/core/fingering/positions";
 import { placeText } from "@/core/passage/place";
+import { Tabs } from "radix-ui";
 import { useMemo } from "react";
+import { LaneSwitches } from "../plan/lane-switches";
+import { PlanPanel } from "../plan/plan-panel";
+import { ASIDES, type Aside } from "../plan/use-plan-shown";
 import { Build } from "../build/build";
 import { AddFingering } from "./add-fingering";
 import { Against } from "./against";
@@ -15,8 +19,76 @@ import { useCardMerits } from "./use-card-merits";
 import { capital } from "./words";
 import { WorkingOut } from "./working-out";
 
-/** The options in a column, and why the note in hand strains in each. */
+/** What stands beside the score: the options and why they strain, or the hand plan. */
 export function BenchAside({ bench }: { bench: BenchInHand }) {
+  const { planShown } = bench;
+  return (
+    <Tabs.Root
+      value={planShown.aside}
+      onValueChange={(next) => planShown.setAside(next as Aside)}
+      className="flex flex-col gap-4"
+    >
+      <Tabs.List aria-label="What stands beside the score" className="flex border-b border-hairline text-sm">
+        {ASIDES.map((name) => (
+          <Tabs.Trigger
+            key={name}
+            value={name}
+            className="min-h-11 flex-1 text-soft data-[state=active]:text-ink data-[state=active]:shadow-[inset_0_-3px_0_var(--velvet)]"
+          >
+            {ASIDE_NAMES[name]}
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      <Tabs.Content value="fingers" asChild>
+        <FingersAside bench={bench} />
+      </Tabs.Content>
+      <Tabs.Content value="plan" asChild>
+        <PlanAside bench={bench} />
+      </Tabs.Content>
+    </Tabs.Root>
+  );
+}
+
+const ASIDE_NAMES: Readonly<Record<Aside, string>> = { fingers: "Fingers", plan: "Hand plan" };
+
+/** The hand plan of the option in view: which option, which lanes, and everything in words. */
+function PlanAside({ bench }: { bench: BenchInHand }) {
+  const { view, inView, note, planShown, settings, sideOf, stretch } = bench;
+  if (!inView) return null;
+  return (
+    <aside className="flex flex-col gap-3">
+      <div role="radiogroup" aria-label="The plan of option" className="flex items-center gap-1">
+        <span className="mr-1 text-sm text-soft">Of option</span>
+        {view.all.map(({ option }) => (
+          <button
+            key={option.id}
+            type="button"
+            role="radio"
+            aria-checked={option.id === inView.option.id}
+            aria-label={`Option ${option.name}`}
+            onClick={() => bench.chooseOption(option.name)}
+            className="size-11 border border-hairline font-serif italic aria-checked:border-2 aria-checked:border-velvet aria-checked:font-bold"
+          >
+            {option.name}
+          </button>
+        ))}
+      </div>
+      <LaneSwitches shown={settings.planLanes} onToggle={planShown.toggleLane} />
+      <PlanPanel
+        plan={planShown.plan}
+        inHand={planShown.inHand}
+        notes={view.notes}
+        note={note}
+        sideOf={sideOf}
+        stretch={stretch.notes}
+        onGo={bench.chooseNote}
+      />
+    </aside>
+  );
+}
+
+/** The options in a column, and why the note in hand strains in each. */
+function FingersAside({ bench }: { bench: BenchInHand }) {
   const { data, held, first, view, tempo, inView, note, at, lowering, does, figures } = bench;
   const merits = useCardMerits(view.study, view.all, figures.figures);
   const step = view.steps[at];

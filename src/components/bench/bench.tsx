@@ -11,7 +11,8 @@ import { PlayerStrip } from "../playing/player-strip";
 import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";
 import { BenchAside } from "./bench-aside";
-import { KeyboardView } from "./keyboard-view";
+import { PlanMotion } from "../plan/plan-motion";
+import { KeyboardView, keyRange } from "./keyboard-view";
 import { KeysDialog } from "./keys-dialog";
 import { OutdatedDialog } from "./outdated-dialog";
 import { PassageTitle } from "./passage-title";
@@ -51,11 +52,16 @@ export function Bench({ data }: { data: PassageData }) {
 }
 
 function Title({ bench }: { bench: BenchInHand }) {
-  const { data, held, inView, settings, setSettings, showKeys } = bench;
-  const digits = settings.digits === "doubt" ? "?digits=doubt" : "";
+  const { data, held, inView, settings, setSettings, showKeys, planShown } = bench;
+  const asked = new URLSearchParams({
+    ...(settings.digits === "doubt" ? { digits: "doubt" } : {}),
+    ...(planShown.aside === "plan" ? { signs: "plan" } : {}),
+  });
   return (
     <PassageTitle data={data}>
-      <KeepingState keeping={held.keeping === "kept" ? bench.inHand.keeping : held.keeping} />
+      <KeepingState
+        keeping={[held.keeping, bench.inHand.keeping, planShown.inHand.keeping].find((k) => k !== "kept") ?? "kept"}
+      />
       <ViewMenu settings={settings} twoHands={handsAsked(data.study.passage).length > 1} onSettings={setSettings} />
       <Button aria-label="Keys" title="Keys (?)" className="w-11 px-0!" onClick={() => showKeys(true)}>
         <KeyboardIcon size={16} aria-hidden />
@@ -69,7 +75,11 @@ function Title({ bench }: { bench: BenchInHand }) {
         Side by side
       </Link>
       {inView && (
-        <a href={`/options/${inView.option.id}/export${digits}`} download className={buttonLook()}>
+        <a
+          href={`/options/${inView.option.id}/export${asked.size > 0 ? `?${asked}` : ""}`}
+          download
+          className={buttonLook()}
+        >
           <Download size={16} aria-hidden /> Export {inView.option.name}
         </a>
       )}
@@ -79,12 +89,11 @@ function Title({ bench }: { bench: BenchInHand }) {
 
 /** The score, and under it the tempo, the sound and the hands on the keys. */
 function Desk({ bench }: { bench: BenchInHand }) {
-  const { data, view, shown, note, at, player, stretch, settings, setSettings, tempo, does } = bench;
+  const { data, view, shown, note, at, player, stretch, settings, planShown } = bench;
   const hearing = player.playing ? player.at : null;
   const showing = hearing ?? at;
   const step = view.steps[showing];
   const place = step ? placeText(step.bar, step.beat) : "";
-  const clock = useMemo(() => (player.playing ? player.clock : null), [player.playing, player.clock]);
   const selected = hearing === null ? note : (step?.notes.at(-1) ?? note);
   return (
     <div className="min-w-0 [--covered-below:min(20rem,44dvh)]">
@@ -98,6 +107,7 @@ function Desk({ bench }: { bench: BenchInHand }) {
           zoom={settings.zoom}
           oneLine={settings.layout === "line"}
           {...bench.drawn}
+          {...(planShown.drawn ? { plan: planShown.drawn, lanes: lanesOf(bench) } : {})}
           stretch={stretch.set}
           selected={selected}
           onSelect={bench.chooseNote}
@@ -107,38 +117,89 @@ function Desk({ bench }: { bench: BenchInHand }) {
         {step && shown && hearing === null && stepText(step, view.study.passage, shown.option.digits)}
       </p>
       {shown && step && (
-        <div className="sticky bottom-0 border-t border-hairline bg-paper pt-1">
-          {stretch.notes.length > 0 && (
-            <StretchBar
-              count={stretch.notes.length}
-              tied={bench.isTied}
-              onPin={does.pinStretch}
-              onTie={does.tie}
-              onClear={does.clearStretch}
-              onLeave={stretch.clear}
-            />
-          )}
-          <div className="flex flex-wrap items-center gap-x-4">
-            <PlayerStrip
-              playing={player.playing}
-              what={stretch.notes.length > 0 ? "over the stretch chosen" : `from ${place}`}
-              settings={settings}
-              onSettings={(next) => setSettings({ ...settings, ...next })}
-              onToggle={does.hear}
-            />
-            <TempoSlider {...tempo} />
-          </div>
-          <KeyboardView
-            study={view.study}
-            steps={view.steps}
-            at={showing}
-            fingering={shown.option.digits}
-            label={`Hands on the keys at ${place}`}
-            times={player.times}
-            clock={clock}
-          />
+        <div className="sticky bottom-0 z-20 border-t border-hairline bg-paper pt-1">
+          <Controls bench={bench} place={place} />
+          <Hands bench={bench} showing={showing} place={place} />
         </div>
       )}
     </div>
   );
+}
+
+/** What is done with the stretch chosen, the sound, the tempo, and slow motion. */
+function Controls({ bench, place }: { bench: BenchInHand; place: string }) {
+  const { player, stretch, settings, setSettings, tempo, does, planShown } = bench;
+  return (
+    <>
+      {stretch.notes.length > 0 && (
+        <StretchBar
+          count={stretch.notes.length}
+          tied={bench.isTied}
+          onPin={does.pinStretch}
+          onTie={does.tie}
+          onClear={does.clearStretch}
+          onLeave={stretch.clear}
+        />
+      )}
+      <div className="flex flex-wrap items-center gap-x-4">
+        <PlayerStrip
+          playing={player.playing}
+          what={stretch.notes.length > 0 ? "over the stretch chosen" : `from ${place}`}
+          settings={settings}
+          onSettings={(next) => setSettings({ ...settings, ...next })}
+          onToggle={does.hear}
+        />
+        <TempoSlider {...tempo} />
+        {planShown.aside === "plan" && (
+          <Button aria-pressed={planShown.moves} onClick={() => planShown.setMoves(!planShown.moves)}>
+            Slow motion
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}
+
+interface HandsProps {
+  readonly bench: BenchInHand;
+  readonly showing: number;
+  readonly place: string;
+}
+
+/** The hands on the keys: at the onset in hand, with the music, or in slow motion. */
+function Hands({ bench: { view, shown, player, planShown }, showing, place }: HandsProps) {
+  const clock = useMemo(() => (player.playing ? player.clock : null), [player.playing, player.clock]);
+  if (!shown) return null;
+  const { plan, moves } = planShown;
+  const { name, id, digits } = shown.option;
+  if (moves && plan)
+    return (
+      <PlanMotion
+        key={id}
+        name={name}
+        plan={plan}
+        shown={planShown}
+        others={view.all.flatMap(({ option }) => (option.id === id ? [] : [option.name]))}
+        instrument={view.study.instrument}
+        keys={keyRange(view.study)}
+      />
+    );
+  return (
+    <KeyboardView
+      study={view.study}
+      steps={view.steps}
+      at={showing}
+      fingering={digits}
+      label={`Hands on the keys at ${place}`}
+      times={player.times}
+      clock={clock}
+      plan={player.playing ? plan : null}
+      low={planShown.aside === "plan"}
+    />
+  );
+}
+
+/** Beside the plan's lanes the strain of the option in view is enough. */
+function lanesOf({ drawn, shown }: BenchInHand): BenchInHand["drawn"]["lanes"] {
+  return drawn.lanes.filter(({ name }) => name === shown?.option.name);
 }

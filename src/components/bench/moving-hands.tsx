@@ -14,9 +14,11 @@ interface Props {
   /** When each step is struck, and where playing stands, in quarter notes; null while nothing is played. */
   readonly times: readonly number[];
   readonly clock: (() => number | null) | null;
+  /** Where the plan has the hands at a moment of playing; null without a plan. */
+  readonly planned?: ((moment: number) => Poses) | null;
 }
 
-type Poses = Readonly<Record<Side, Pose | null>>;
+export type Poses = Readonly<Record<Side, Pose | null>>;
 
 /** ms in which the hands go from step to step when they are walked by hand. */
 const GLIDE_MS = 140;
@@ -24,8 +26,8 @@ const GLIDE_MS = 140;
 const STAYS = 0.35;
 
 /** The hands as they lie, gliding from step to step; while it is played they go with the music. */
-export function MovingHands({ stills, at, times, clock }: Props) {
-  const { poses, moving } = useMovingPoses(stills, at, times, clock);
+export function MovingHands({ stills, at, times, clock, planned = null }: Props) {
+  const { poses, moving } = useMovingPoses(stills, at, times, clock, planned);
   const next = clock === null ? stills[at + 1] : undefined;
   return (
     <g data-moving={moving}>
@@ -53,6 +55,7 @@ function useMovingPoses(
   at: number,
   times: readonly number[],
   clock: (() => number | null) | null,
+  planned: ((moment: number) => Poses) | null,
 ): { readonly poses: Poses; readonly moving: boolean } {
   const target = posesAt(stills, at);
   const [shown, setShown] = useState<{ readonly poses: Poses; readonly of: Stills; readonly at: number } | null>(null);
@@ -65,13 +68,14 @@ function useMovingPoses(
     let frame = requestAnimationFrame(function move(now) {
       const share = clock || !glides ? 1 : Math.min(1, Math.max(0, (now - since) / GLIDE_MS));
       const moment = clock?.() ?? null;
-      const poses = moment === null ? mixed(from, to, eased(share)) : posesDuring(stills, times, moment);
+      const playing = (now: number): Poses => planned?.(now) ?? posesDuring(stills, times, now);
+      const poses = moment === null ? mixed(from, to, eased(share)) : playing(moment);
       last.current = poses;
       setShown({ poses, of: stills, at: share === 1 ? at : -1 });
       if (clock || share < 1) frame = requestAnimationFrame(move);
     });
     return () => cancelAnimationFrame(frame);
-  }, [stills, at, times, clock]);
+  }, [stills, at, times, clock, planned]);
   const still = shown !== null && shown.of === stills && shown.at === at && clock === null;
   return { poses: still ? target : (shown?.poses ?? target), moving: !still };
 }

@@ -8,6 +8,7 @@ import type { HandsTaken } from "@/core/passage/passage";
 import type { OptionData, PassageData } from "@/server/types";
 import { useFigures } from "../build/use-figures";
 import { usePassageWishes } from "../build/use-wishes";
+import { usePlanShown } from "../plan/use-plan-shown";
 import { usePlayer } from "../playing/use-player";
 import type { Chosen } from "../score/drawn";
 import type { OptionJudged } from "./option-cards";
@@ -45,14 +46,24 @@ export function useBench(given: PassageData) {
   const [settings, setSettings] = useViewSettings();
   const stretch = useStretch(view, note);
   const figures = useFigures(view.study, wishes.tying);
+  const sideOf = useSideOf(view.study.passage);
   const player = usePlayer(view.study, view.steps, tempo.tempo, data.meter, settings);
   const drawn = useDrawn(view, tempo.all, shown, now(shown), wishes, figures.figures, settings);
+  const planShown = usePlanShown({
+    data,
+    instrument: view.study.instrument,
+    all: tempo.all,
+    shown,
+    tempo: tempo.tempo,
+    playing: player.playing,
+    sideOf,
+    settings,
+    setSettings,
+  });
   const lowering = useLowering(inView?.option, wishes, note);
   const tie = useTie(figures.figures, view.notes, wishes, inHand.setWishes);
   const [touched, setTouched] = useState<Chosen["touchedAt"]>(null);
   const [keysShown, showKeys] = useState(false);
-  const sideOf = useSideOf(view.study.passage);
-
   const { extend, clear } = stretch;
   const chooseNote = useCallback(
     (next: NoteId, how?: Chosen) => {
@@ -145,6 +156,8 @@ export function useBench(given: PassageData) {
     figures,
     player,
     drawn,
+    planShown,
+    sideOf,
     lowering,
     isTied: note !== null && tie.tieWith(stretch.notes[0] ?? note) !== undefined,
     touched,

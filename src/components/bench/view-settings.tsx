@@ -3,6 +3,7 @@
 import { SlidersHorizontal } from "lucide-react";
 import { Popover } from "radix-ui";
 import type { Side } from "@/core/hand/finger";
+import type { LaneId } from "../plan/lanes";
 import { useStored } from "../keeping/use-stored";
 import type { PlayerSettings } from "../playing/use-player";
 import { Button } from "../ui/button";
@@ -15,6 +16,8 @@ export interface ViewSettings extends PlayerSettings {
   readonly layout: "wrapped" | "line";
   readonly digits: "all" | "doubt";
   readonly hands: "both" | Side;
+  /** Lanes of the hand plan that are not folded. */
+  readonly planLanes: readonly LaneId[];
 }
 
 const USUAL: ViewSettings = {
@@ -22,6 +25,7 @@ const USUAL: ViewSettings = {
   layout: "wrapped",
   digits: "all",
   hands: "both",
+  planLanes: ["turn", "in-out", "release"],
   loop: false,
   countIn: true,
   click: false,

@@ -4,6 +4,9 @@ import type { NoteRemedies } from "@/core/passage/remedied";
 import type { Position } from "@/core/fingering/positions";
 import type { Side } from "@/core/hand/finger";
 import type { HandsTaken } from "@/core/passage/passage";
+import type { SignPlaced } from "@/core/motion/signs";
+import type { LaneId } from "../plan/lanes";
+import type { DrawnLane } from "../plan/plan-lanes";
 import type { DigitLayer } from "./digits";
 import type { FigureMark } from "./figure-marks";
 import type { Lane } from "./strain-lanes";
@@ -14,6 +17,13 @@ export interface Chosen {
   readonly extends: boolean;
   /** Where it was touched, in px of the window; null for a mouse, a pen or a key. */
   readonly touchedAt: { readonly x: number; readonly y: number } | null;
+}
+
+/** What is drawn of the hand plan. */
+export interface PlanDrawn {
+  readonly lanes: readonly DrawnLane[];
+  readonly signs: readonly SignPlaced[];
+  readonly onFold: (lane: LaneId) => void;
 }
 
 /** What is drawn about the notes. */
@@ -31,6 +41,8 @@ export interface Drawn {
   readonly positions?: readonly Position[] | undefined;
   /** Figures that return. */
   readonly figures?: readonly FigureMark[] | undefined;
+  /** The hand plan, where it is shown. */
+  readonly plan?: PlanDrawn | undefined;
   /** Notes chosen together. */
   readonly stretch?: ReadonlySet<NoteId> | undefined;
   readonly selected: NoteId | null;

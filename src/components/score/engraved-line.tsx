@@ -4,6 +4,8 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { NoteId } from "@/core/passage/note";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import type { HandsTaken } from "@/core/passage/passage";
+import { PlanLanes } from "../plan/plan-lanes";
+import { PlanSigns } from "../plan/plan-signs";
 import { HandBrackets } from "./hand-brackets";
 import { PositionLanes } from "./position-lane";
 import { Digit } from "./digit";
@@ -27,7 +29,7 @@ const NONE_TAKEN: HandsTaken = {};
 
 /** One line of music with everything that hangs from its notes. */
 export const EngravedLine = memo(function EngravedLine(props: Props) {
-  const { svg, zoom, notes, layers, remedies, taken, positions, figures, stretch, selected, onSelect } = props;
+  const { svg, zoom, notes, layers, remedies, taken, positions, figures, plan, stretch, selected, onSelect } = props;
   const [places, setPlaces] = useState<LinePlaces | null>(null);
   const ids = useMemo(() => notes.map((n) => n.id), [notes]);
   const measure = useCallback((element: HTMLElement) => setPlaces(readPlaces(element, ids)), [ids]);
@@ -62,12 +64,14 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
             ))}
             <HandBrackets places={places} notes={notes} taken={taken ?? NONE_TAKEN} />
             {figures && <FigureMarks places={places} marks={figures} />}
+            {plan && <PlanSigns places={places} signs={plan.signs} />}
             <Digits places={places} notes={own} layers={layers} zoom={zoom} selected={chosen ? selected : null} />
           </svg>
         )}
       </div>
       {places && positions && <PositionLanes places={places} positions={positions} />}
       {places && <StrainLanes {...{ places, onSelect, selected }} {...lanesOf(props)} />}
+      <LanesOfPlan {...{ places, plan, onSelect, selected }} />
     </div>
   );
 });
@@ -85,6 +89,14 @@ const Digits = memo(function Digits({
     <Digit key={`${d.layer} ${d.note}`} {...d} strong={d.layer === layers[0]?.name} chosen={d.note === selected} />
   ));
 });
+
+function LanesOfPlan({
+  places,
+  plan,
+  ...chosen
+}: Pick<Props, "plan" | "onSelect" | "selected"> & { readonly places: LinePlaces | null }) {
+  return places && plan && <PlanLanes places={places} lanes={plan.lanes} onFold={plan.onFold} {...chosen} />;
+}
 
 function lanesOf({ steps, lanes, sideOf }: Props): Pick<Props, "steps" | "lanes" | "sideOf"> {
   return { steps, lanes, sideOf };

@@ -5,6 +5,8 @@ import type { OptionJudged } from "../bench/option-cards";
 import { tempoRangeAbout } from "../bench/use-tempo";
 import { WorkingOut } from "../bench/working-out";
 import { CauseChart } from "./cause-chart";
+import { MotionChart } from "./motion-chart";
+import { useMotionSweep } from "./use-motion-sweep";
 import { TempoChart } from "./tempo-chart";
 import { useSweep } from "./use-sweep";
 
@@ -13,6 +15,7 @@ export function Charts({ chosen, target }: { chosen: readonly OptionJudged[]; ta
   const digits = useMemo(() => chosen.map((o) => o.option.digits), [chosen]);
   const [low, high] = tempoRangeAbout(target);
   const { sweeping, stop, begin } = useSweep(digits, low, high);
+  const motion = useMotionSweep(digits, low, high);
   const names = chosen.map((o) => o.option.name);
   return (
     <section aria-label="Against tempo" className="min-h-[36rem]">
@@ -21,6 +24,7 @@ export function Charts({ chosen, target }: { chosen: readonly OptionJudged[]; ta
         <div className="flex flex-col gap-6">
           <TempoChart names={names} sweep={sweeping.sweep} target={target} />
           <CauseChart names={names} sweep={sweeping.sweep} target={target} />
+          {motion && <MotionChart names={names} sweep={motion} target={target} />}
         </div>
       ) : (
         <WorkingOut working={sweeping} what="every tempo" onStop={stop} onBegin={begin} />

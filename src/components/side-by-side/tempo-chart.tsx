@@ -70,13 +70,13 @@ export function TempoChart({ names, sweep: { tempos, curves, flips }, target }: 
   );
 }
 
-const TICK = { fontSize: 12, fill: "var(--ink)", fontFamily: "var(--font-sans)" } as const;
+export const TICK = { fontSize: 12, fill: "var(--ink)", fontFamily: "var(--font-sans)" } as const;
 
 /** Share of the line's length between the letters of one line and the next, so that they never meet. */
 const LABEL_STEP = 0.08;
 
 /** The letter of a line, over it at one of its points. */
-function letterOn(name: string, at: number) {
+export function letterOn(name: string, at: number) {
   return function Letter({ index, x, y }: { index?: number; x?: number | string; y?: number | string }) {
     if (index !== at) return <g />;
     return (

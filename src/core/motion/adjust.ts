@@ -1,4 +1,4 @@
-import type { Task } from "../fingering/task";
+import type { Hand } from "../hand/hand";
 import { PLACEMENT } from "../physics";
 import { mirrored } from "../placement/standing";
 import { ANGLE_TRIED, HEIGHT_TRIED, type Clearance } from "./clearance";
@@ -76,7 +76,7 @@ const TRIES: readonly Try[] = [
  * @param near the clearance at this onset; null where no key is near
  */
 export function adjustmentsAt(
-  { hand }: Task,
+  hand: Hand,
   frame: PlanFrame,
   place: Place,
   near: Clearance | null,
@@ -113,7 +113,7 @@ function offCentreStrain(mm: number): number {
   return (100 * Math.max(0, Math.abs(mm) - freeUneven / 2)) / mostUneven;
 }
 
-function isWithin(hand: Task["hand"], place: Place, { x, depth, yaw }: Changed): boolean {
+function isWithin(hand: Hand, place: Place, { x, depth, yaw }: Changed): boolean {
   const [side, turn] = [sideways(hand, place), turned(hand, place, x, depth)];
   const depths = inward(hand, place, x, yaw);
   const inside = (value: number, { least, most }: { least: number; most: number }): boolean =>

@@ -192,8 +192,8 @@ describe("letting go, keys beside, both hands", () => {
 describe("adjustments", () => {
   it("are within the limits of the hand, most helpful first, and undo one another's way", () => {
     const study = studyOfKeys([[58, 62, 65, 70]], "right");
-    const { path, frames, task, clearances } = handOf(study, "1235");
-    const found = adjustmentsAt(task, frames[0]!, path.places[0]!, clearances[0] ?? null);
+    const { path, frames, hand, clearances } = handOf(study, "1235");
+    const found = adjustmentsAt(hand, frames[0]!, path.places[0]!, clearances[0] ?? null);
     expect(found.length).toBeGreaterThan(0);
     const worth = found.map((a) => a.strain + a.clearance);
     expect([...worth].sort((a, b) => b - a)).toEqual(worth);

@@ -2,6 +2,7 @@ import { framesOf } from "../fingering/cost/price";
 import type { Digits } from "../fingering/fingering";
 import type { Task } from "../fingering/task";
 import type { Side } from "../hand/finger";
+import type { Hand } from "../hand/hand";
 import { MOTION } from "../physics";
 import type { LeapsTogether } from "./both-hands";
 import { bodyRoomOf, type BodyRoom } from "./body";
@@ -17,10 +18,10 @@ import { rockingsOf, type Rocking } from "./turn";
 import { clashesOf, turnsOf, type Turn, type TurnClash } from "./turns";
 import { voicingOf, type Voiced } from "./voicing";
 
-/** The plan of one hand: its path, and every figure that is read off it. */
+/** The plan of one hand: its path, and every figure that is read off it. Plain data, so that a worker can give it away. */
 export interface HandPlan {
   readonly side: Side;
-  readonly task: Task;
+  readonly hand: Hand;
   readonly path: Path;
   readonly frames: readonly PlanFrame[];
   readonly impulses: readonly Impulse[];
@@ -53,7 +54,7 @@ export function handPlanOf(task: Task, digits: Digits): HandPlan {
   const { line, instrument } = task;
   return {
     side: line.side,
-    task,
+    hand: task.hand,
     path,
     frames,
     impulses,

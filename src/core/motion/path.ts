@@ -38,8 +38,8 @@ export interface PlanFrame {
   readonly wrist: Wrist;
   /** Of the placement as the plan has it, 0 to 100; Infinity where a limit of the hand is broken. */
   readonly strain: number;
-  /** Whether all that is down can be held together at all. */
-  readonly holds: boolean;
+  /** mm by which all that is down cannot be held together, 0 where depth forbids it; null where it can. */
+  readonly short: number | null;
 }
 
 /** The planned way of one hand: what it does at every onset, and between them at any moment. */
@@ -118,8 +118,14 @@ function frameAt(task: Task, place: Place, ways: Path["ways"], k: number): PlanF
     tips: place.tips.map((tip, i) => ({ ...tip, at: { x: tip.at.x, y: y[i]! } })),
     wrist: wristAt(task, { x: middle, depth, yaw, roll: ways.roll.x[k]! }),
     strain,
-    holds: place.tips.length === frame.struck.length + frame.held.length,
+    short: shortOf(task, place),
   };
+}
+
+function shortOf(task: Task, { tips, frame: { struck, held } }: Place): number | null {
+  if (tips.length === struck.length + held.length) return null;
+  const found = task.placements.look([...struck, ...held]);
+  return found.kind === "held" ? null : (found.short?.mm ?? 0);
 }
 
 /** The wrist in keyboard coordinates, from the middle of the hand in its own. */

@@ -29,7 +29,7 @@ export interface Passage {
   readonly notes: readonly Note[];
   readonly hands: Hands;
   readonly staves: number;
-  /** Where the tune lies: the highest note of each onset, or a voice by its name. */
+  /** Where the tune lies: the highest note of each onset, a voice by its name, or notes one by one. */
   readonly tune?: Tune;
   /** Notes played by a given hand, whatever their staff. */
   readonly taken?: HandsTaken;
@@ -38,12 +38,13 @@ export interface Passage {
 }
 
 export type HandsTaken = Readonly<Record<NoteId, Side>>;
-export type Tune = { readonly top: true } | { readonly voice: string };
+export type Tune = { readonly top: true } | { readonly voice: string } | { readonly notes: readonly NoteId[] };
 
 /** The notes of the tune; none where no tune is named. */
 export function tuneOf(passage: Passage): ReadonlySet<NoteId> {
   const { tune } = passage;
   if (tune === undefined) return new Set();
+  if ("notes" in tune) return new Set(tune.notes);
   const notes = playedNotes(passage);
   if ("voice" in tune) return new Set(notes.filter((n) => n.voice === tune.voice).map((n) => n.id));
   const highest = new Map<string, Note>();

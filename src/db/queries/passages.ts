@@ -1,5 +1,6 @@
 import { and, asc, eq } from "drizzle-orm";
 import type { FingeringWishes } from "@/core/fingering/wishes";
+import { renamedMarks, type PlanMarks } from "@/core/motion/plan-marks";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
@@ -48,6 +49,10 @@ export async function keepSharedMark(db: Db, passageId: string, noteId: string, 
   const same = and(eq(noteMark.passageId, passageId), eq(noteMark.noteId, noteId), eq(noteMark.kind, "shared"));
   if (marked) await db.insert(noteMark).values({ passageId, noteId, kind: "shared" }).onConflictDoNothing();
   else await db.delete(noteMark).where(same);
+}
+
+export async function keepPlanMarks(db: Db, passageId: string, planMarks: PlanMarks): Promise<void> {
+  await db.update(passage).set({ planMarks }).where(eq(passage.id, passageId));
 }
 
 export async function keepWishes(db: Db, passageId: string, wishes: FingeringWishes): Promise<void> {
@@ -109,7 +114,7 @@ export async function renameMarks(
   });
   await db
     .update(passage)
-    .set({ taken, wishes: { ...found.wishes, ties } })
+    .set({ taken, wishes: { ...found.wishes, ties }, planMarks: renamedMarks(found.planMarks, rename) })
     .where(eq(passage.id, passageId));
   const marks = await db.select().from(noteMark).where(eq(noteMark.passageId, passageId));
   await db.delete(noteMark).where(eq(noteMark.passageId, passageId));

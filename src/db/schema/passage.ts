@@ -15,6 +15,7 @@ import {
 } from "drizzle-orm/pg-core";
 import type { NoteRemedy } from "@/core/passage/remedied";
 import { USUAL_WISHES, type FingeringWishes } from "@/core/fingering/wishes";
+import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/plan-marks";
 import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import { piece } from "./piece";
 
@@ -43,6 +44,8 @@ export const passage = pgTable(
     wishes: jsonb().$type<FingeringWishes>().notNull().default(USUAL_WISHES),
     /** Notes that one hand takes from the other, by note. */
     taken: jsonb().$type<HandsTaken>().notNull().default({}),
+    /** What the player has made of the hand plan: signs, touches, what an eye has seen. */
+    planMarks: jsonb().$type<PlanMarks>().notNull().default(NO_PLAN_MARKS),
     school: jsonb().$type<SchoolPreferences>().notNull().default({}),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
@@ -56,6 +59,10 @@ export const passage = pgTable(
     check("passage_taken", sql`not jsonb_path_exists(${t.taken}, '$.* ? (@ != "right" && @ != "left")')`),
     check("passage_wishes_tying", sql`${t.wishes}->>'tying' in ('none', 'alike', 'all')`),
     check("passage_wishes_sharing", sql`${t.wishes}->'sharing'->>'allowed' in ('none', 'marked', 'all')`),
+    check(
+      "passage_plan_marks",
+      sql`jsonb_typeof(${t.planMarks}->'signs') = 'array' and jsonb_typeof(${t.planMarks}->'watched') = 'array' and ${t.planMarks}->>'school' in ('curled-first', 'as-played')`,
+    ),
     index("passage_of_piece").on(t.pieceId),
   ],
 );

@@ -1,10 +1,12 @@
 import type { Fingering } from "@/core/fingering/fingering";
 import type { Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
+import type { SignPlaced } from "@/core/motion/signs";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import { splice, type Edit } from "../xml/splice";
 import { childrenOf, type Element } from "../xml/tree";
 import { marksOf, NO_MARKS, type Marks } from "./write-remedy";
+import { signEdits } from "./write-signs";
 import { writePackage } from "../mxl/mxl";
 import type { NoteHead, Part, Score } from "./score";
 
@@ -13,6 +15,8 @@ export interface Written {
   readonly fingering: Fingering;
   readonly handOf: (note: NoteId) => Side;
   readonly remedies?: NoteRemedies;
+  /** Signs of the hand plan. */
+  readonly signs?: readonly SignPlaced[];
 }
 
 /**
@@ -20,8 +24,12 @@ export interface Written {
  * left, each digit in its own note of a chord. A printed digit of those notes gives way; a note fingered with
  * null loses its digit. Notes with a chosen remedy are marked with it. Every other character stays as it was.
  */
-export function writeFingering(score: Score, part: Part, { fingering, handOf, remedies = {} }: Written): string {
-  const edits: Edit[] = [];
+export function writeFingering(
+  score: Score,
+  part: Part,
+  { fingering, handOf, remedies = {}, signs = [] }: Written,
+): string {
+  const edits: Edit[] = [...signEdits(part, signs)];
   for (const bar of part.bars) {
     for (const head of bar.heads) {
       const marks = marksOf(head, bar.heads, remedies, part.staves);

@@ -4,9 +4,13 @@ import type { Fingered, Merit, MeritFound } from "./merit";
 import { crossings, moves, passes } from "./moves";
 import { peak } from "./peak";
 import { rotationRate } from "./rotation-rate";
+import { inOutTravel } from "./in-out-travel";
 import { strain } from "./strain";
 import { traps } from "./traps";
+import { travel } from "./travel";
+import { warned } from "./warned";
 import { weakLoad } from "./weak-load";
+import { windows } from "./windows";
 import { nearestLimit, widestOpening } from "./widest-opening";
 
 export { fingered, type Fingered, type Merit, type MeritFound } from "./merit";
@@ -25,6 +29,10 @@ export const MERITS: readonly Merit[] = [
   weakLoad,
   traps,
   closedTime,
+  windows,
+  travel,
+  inOutTravel,
+  warned,
 ];
 
 /** One merit of several fingerings, in the order given. */

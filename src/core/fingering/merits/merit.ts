@@ -1,3 +1,4 @@
+import { planOf, type Plan } from "../../motion/plan";
 import type { Figure } from "../../figures/figure";
 import type { NoteId } from "../../passage/note";
 import { framesOf } from "../cost/price";
@@ -15,6 +16,8 @@ export interface Fingered {
   /** One a hand that plays, its frames onset by onset. */
   readonly hands: readonly { readonly task: Task; readonly frames: readonly Frame[] }[];
   readonly figures: readonly Figure[];
+  /** The hand plan, made when it is first asked for. */
+  plan(): Plan;
 }
 
 /** One figure by which fingerings are told apart. Each is a file in merits/. */
@@ -43,7 +46,15 @@ export function fingered(study: Study, judged: Judged, figures: readonly Figure[
     task,
     frames: framesOf(task, digitsOf(task.line, judged.fingering)),
   }));
-  return { study, judged, positions: positionsOf(study, judged.fingering), hands, figures };
+  let plan: Plan | null = null;
+  return {
+    study,
+    judged,
+    positions: positionsOf(study, judged.fingering),
+    hands,
+    figures,
+    plan: () => (plan ??= planOf(study, judged.fingering)),
+  };
 }
 
 /** "1 pass", "3 passes". */

@@ -1,11 +1,9 @@
 import { eachHand, whole } from "./warning";
 
 /** Keys that no placement of the hand holds together. */
-export const beyondReach = eachHand("beyond-reach", "mm", ({ frames, task }) =>
-  frames.flatMap(({ holds, frame, notes }) => {
-    if (holds || notes.length === 0) return [];
-    const found = task.placements.look([...frame.struck, ...frame.held]);
-    const mm = found.kind === "held" ? 0 : (found.short?.mm ?? 0);
+export const beyondReach = eachHand("beyond-reach", "mm", ({ frames }) =>
+  frames.flatMap(({ short: mm, notes }) => {
+    if (mm === null || notes.length === 0) return [];
     return [
       {
         note: notes[0]!,

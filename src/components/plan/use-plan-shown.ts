@@ -1,0 +1,91 @@
+"use client";
+
+import { parseAsStringLiteral, useQueryState } from "nuqs";
+import { useCallback, useMemo, useState } from "react";
+import type { Plan } from "@/core/motion/plan";
+import { signsOf } from "@/core/motion/signs";
+import type { Side } from "@/core/hand/finger";
+import type { Instrument } from "@/core/keyboard/instrument";
+import type { NoteId } from "@/core/passage/note";
+import type { PassageData } from "@/server/types";
+import type { OptionJudged } from "../bench/option-cards";
+import type { ViewSettings } from "../bench/view-settings";
+import type { PlanDrawn } from "../score/drawn";
+import { PLAN_LANES, type LaneId } from "./lanes";
+import { usePlan } from "./use-plan";
+import { usePlanMarks } from "./use-plan-marks";
+
+export const ASIDES = ["fingers", "plan"] as const;
+export type Aside = (typeof ASIDES)[number];
+
+interface Asked {
+  readonly data: PassageData;
+  readonly instrument: Instrument;
+  readonly all: readonly OptionJudged[];
+  readonly shown: OptionJudged | undefined;
+  readonly tempo: number;
+  readonly playing: boolean;
+  readonly sideOf: (note: NoteId) => Side;
+  readonly settings: ViewSettings;
+  readonly setSettings: (settings: ViewSettings) => void;
+}
+
+/** The hand plan of the option in view, what is drawn of it, and the one shown in step with it. */
+export function usePlanShown({ data, instrument, all, shown, tempo, playing, sideOf, settings, setSettings }: Asked) {
+  const [aside, setAside] = useQueryState("aside", parseAsStringLiteral(ASIDES).withDefault("fingers"));
+  const isShown = aside === "plan";
+  const inHand = usePlanMarks(data.id, data.planMarks);
+  const { marks } = inHand;
+  const plan = usePlan("in view", isShown || playing ? shown?.option.digits : undefined, tempo, marks, data.study);
+  const [besideName, setBeside] = useState<string | null>(null);
+  const besideOption = all.find((o) => o.option.name === besideName && o.option.id !== shown?.option.id);
+  const beside = usePlan("in step", isShown ? besideOption?.option.digits : undefined, tempo, marks, data.study);
+  const [moves, setMoves] = useState(false);
+  const fold = useCallback(
+    (lane: LaneId) => setSettings({ ...settings, planLanes: settings.planLanes.filter((l) => l !== lane) }),
+    [settings, setSettings],
+  );
+  const drawn = useMemo(
+    () => (plan && isShown ? drawnOf(plan, marks, sideOf, instrument, settings, fold) : undefined),
+    [plan, isShown, marks, sideOf, instrument, settings, fold],
+  );
+  return {
+    aside,
+    setAside: (next: Aside) => void setAside(next),
+    inHand,
+    plan,
+    beside: beside && besideOption ? { name: besideOption.option.name, plan: beside } : null,
+    setBeside,
+    /** Whether the hands are shown in slow motion. */
+    moves: moves && isShown,
+    setMoves,
+    drawn,
+    toggleLane: (lane: LaneId) =>
+      settings.planLanes.includes(lane)
+        ? fold(lane)
+        : setSettings({ ...settings, planLanes: [...settings.planLanes, lane] }),
+  };
+}
+
+export type PlanShown = ReturnType<typeof usePlanShown>;
+
+function drawnOf(
+  plan: Plan,
+  marks: Parameters<typeof signsOf>[1],
+  sideOf: (note: NoteId) => Side,
+  instrument: Instrument,
+  { planLanes, hands }: ViewSettings,
+  onFold: (lane: LaneId) => void,
+): PlanDrawn {
+  const seen = plan.hands.filter(({ side }) => hands === "both" || side === hands);
+  return {
+    lanes: PLAN_LANES.filter(({ id }) => planLanes.includes(id)).map(({ id, label, kind, series }) => ({
+      id,
+      label,
+      kind,
+      hands: seen.map((hand) => ({ side: hand.side, series: series(hand, instrument) })),
+    })),
+    signs: signsOf({ ...plan, hands: seen }, marks, sideOf),
+    onFold,
+  };
+}

@@ -1,0 +1,3 @@
+import { circleSign } from "./circle-sign";
+
+export const circleOver = circleSign("circle-over", "over");

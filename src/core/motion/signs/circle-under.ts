@@ -1,0 +1,3 @@
+import { circleSign } from "./circle-sign";
+
+export const circleUnder = circleSign("circle-under", "under");

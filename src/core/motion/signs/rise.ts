@@ -1,0 +1,3 @@
+import { heightSign } from "./height-sign";
+
+export const rise = heightSign("rise", "let the wrist rise", 1);

@@ -1,0 +1,3 @@
+import { heightSign } from "./height-sign";
+
+export const sink = heightSign("sink", "let the wrist sink", -1);

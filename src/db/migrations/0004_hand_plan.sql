@@ -1,0 +1,2 @@
+ALTER TABLE "passage" ADD COLUMN "plan_marks" jsonb DEFAULT '{"signs":[],"hidden":[],"touches":{},"watched":[],"tune":null,"school":"as-played"}'::jsonb NOT NULL;--> statement-breakpoint
+ALTER TABLE "passage" ADD CONSTRAINT "passage_plan_marks" CHECK (jsonb_typeof("passage"."plan_marks"->'signs') = 'array' and jsonb_typeof("passage"."plan_marks"->'watched') = 'array' and "passage"."plan_marks"->>'school' in ('curled-first', 'as-played'));

@@ -1,0 +1,77 @@
+import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/plan-marks";
+import type { NoteId } from "@/core/passage/note";
+import type { Db } from "@/db/client";
+import { renameMarks } from "@/db/queries/passages";
+import { exportOption } from "@/server/export";
+import { loadDemo } from "@/server/load-demo";
+import { passageData } from "@/server/passages";
+import { markPlan, PlanMarksAsked } from "@/server/plan-marks";
+import { piecesWithPassages } from "@/db/queries/pieces";
+import { player } from "@/server/player";
+import { freshDatabase } from "../support/database";
+
+let db: Db;
+let drop: () => Promise<void>;
+let passageId: string;
+
+beforeAll(async () => {
+  ({ db, drop } = await freshDatabase());
+  await loadDemo(db);
+  const pieces = await piecesWithPassages(db, (await player(db)).id);
+  passageId = pieces.flatMap((p) => p.passages).find((p) => p.title === "The run over the black keys")!.id;
+});
+afterAll(() => drop());
+
+const data = async () => (await passageData(db, passageId))!;
+const note = async (i: number): Promise<NoteId> =>
+  (await data()).study.passage.notes.filter((n) => n.staff === 1)[i]!.id;
+
+async function marks(): Promise<PlanMarks> {
+  const at = await note(3);
+  return {
+    signs: [{ id: "own", sign: "words", note: at, to: null, above: true, words: "think of the far end" }],
+    hidden: [`rise ${at}`],
+    touches: { [at]: { source: "weight", start: "above", end: "held" } } as PlanMarks["touches"],
+    watched: ["joint-caves-in"],
+    tune: { notes: [at] },
+    school: "curled-first",
+  };
+}
+
+describe("what the player makes of a plan", () => {
+  it("begins empty, is kept whole, and is refused with a sentence where it makes no sense", async () => {
+    expect((await data()).planMarks).toEqual(NO_PLAN_MARKS);
+    const planMarks = await marks();
+    const asked = PlanMarksAsked.parse({ passageId, planMarks });
+    expect(await markPlan(db, asked)).toEqual({ ok: true, value: null });
+    expect((await data()).planMarks).toEqual(planMarks);
+    const flourish = { ...planMarks, signs: [{ ...planMarks.signs[0]!, sign: "flourish" }] };
+    expect(PlanMarksAsked.safeParse({ passageId, planMarks: flourish }).success).toBe(false);
+    const gone = await markPlan(db, { passageId: crypto.randomUUID(), planMarks });
+    expect(gone).toMatchObject({ ok: false });
+  });
+
+  it("goes out with the file: own words always, the plan's signs where they are asked for", async () => {
+    const [option] = (await data()).options;
+    const text = async (signs: "own" | "plan") =>
+      new TextDecoder().decode((await exportOption(db, option!.id, "all", signs))!.bytes);
+    const [own, plan] = [await text("own"), await text("plan")];
+    expect(own).toContain("<words>think of the far end</words>");
+    expect(own).not.toContain("<bracket");
+    expect(plan).toContain("<words>think of the far end</words>");
+    expect(plan).toContain("<bracket");
+    expect(plan).toMatch(/<words>turn towards the (thumb|little finger)<\/words>/);
+  });
+
+  it("follows notes that take on new names, and leaves those that are gone", async () => {
+    await markPlan(db, { passageId, planMarks: await marks() });
+    const at = await note(3);
+    await renameMarks(db, passageId, (id) => (id === at ? ("b9-s1-v1-n1" as NoteId) : undefined));
+    const { planMarks } = await data();
+    expect(planMarks.signs[0]!.note).toBe("b9-s1-v1-n1");
+    expect(planMarks.hidden).toEqual(["rise b9-s1-v1-n1"]);
+    expect(Object.keys(planMarks.touches)).toEqual(["b9-s1-v1-n1"]);
+    await renameMarks(db, passageId, () => undefined);
+    expect((await data()).planMarks).toMatchObject({ signs: [], hidden: [], touches: {}, tune: { notes: [] } });
+  });
+});
