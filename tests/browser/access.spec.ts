@@ -29,6 +29,15 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     },
   ],
   [
+    "Hand plan",
+    async (page) => {
+      await page.goto(`${await demoPassage(page)}?aside=plan`);
+      await engraved(page);
+      await page.getByRole("button", { name: "Slow motion" }).click();
+      await expect(page.getByRole("img", { name: /from above/ })).toBeVisible();
+    },
+  ],
+  [
     "Remedies",
     async (page) => {
       await page.goto("/");

@@ -39,10 +39,10 @@ export function BenchAside({ bench }: { bench: BenchInHand }) {
           </Tabs.Trigger>
         ))}
       </Tabs.List>
-      <Tabs.Content value="fingers" asChild>
+      <Tabs.Content value="fingers">
         <FingersAside bench={bench} />
       </Tabs.Content>
-      <Tabs.Content value="plan" asChild>
+      <Tabs.Content value="plan">
         <PlanAside bench={bench} />
       </Tabs.Content>
     </Tabs.Root>

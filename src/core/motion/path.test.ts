@@ -10,7 +10,7 @@ import { pitch } from "../keyboard/pitch";
 import { KEYBOARD, PLAN } from "../physics";
 import { compare } from "../time/beats";
 import { impulsesOf } from "./impulses";
-import { pathOf, type Path, type PlanFrame } from "./path";
+import { coordinatesAt, pathOf, type Path, type PlanFrame } from "./path";
 import { sideways } from "./place";
 
 function planned(study: Study, fingering: Fingering): Path {
@@ -116,4 +116,13 @@ describe("the path of a hand", () => {
     const away = path.frames[3]!.x - path.frames[2]!.x;
     expect(away).toBeGreaterThan(40);
   });
+});
+
+it("comes to rest after the last note, and does not drift on", () => {
+  const study = studyOfKeys([61, 60, 62, 64], "right", { tempo: 60 });
+  const path = planned(study, fingered(study, "2123"));
+  const last = path.frames.at(-1)!;
+  const after = coordinatesAt(path, last.ms + 5000);
+  expect(Math.abs(after.depth - last.depth)).toBeLessThan(15);
+  expect(Math.abs(after.x - last.x)).toBeLessThan(15);
 });

@@ -193,7 +193,10 @@ function clockOf(task: Task, frames: readonly Frame[], places: readonly Place[])
         const { ease, least, most } = place.standing.length > 0 ? wanted(place, k, of) : { ease: place.ease, ...FREE };
         // The harder a placement is, the less there is to leave of it.
         const firm = 1 + place.strain / PLAN.firmStrain;
-        const weight = place.standing.length === 0 ? 0 : firm * (!leaves ? 1 : isBound ? PLAN.restingWeight : 0);
+        const weight =
+          place.standing.length === 0
+            ? 0
+            : firm * (!leaves ? 1 : isBound || k === times.length - 1 ? PLAN.restingWeight : 0);
         return { ms, ease: leaves ? ease + lifted : ease, weight, least, most };
       });
       return smoothest(knots, smoothing(isBound));

@@ -48,7 +48,8 @@ describe("the figures of merit", () => {
     const right = given(studyOfKeys(keys, "right"), "12354321");
     const left = given(studyOfKeys(keys.map(mirror), "left"), "12354321");
     // What the plan warns of hangs on where the body sits, which is not mirrored with the hand.
-    for (const merit of MERITS.filter((m) => m.id !== "warned")) expect(merit.find(left).amount).toBeCloseTo(merit.find(right).amount, 6);
+    for (const merit of MERITS.filter((m) => m.id !== "warned"))
+      expect(merit.find(left).amount).toBeCloseTo(merit.find(right).amount, 6);
   });
 
   it("mark the better one and say how far the others are from it", () => {

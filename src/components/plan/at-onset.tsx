@@ -1,0 +1,95 @@
+"use client";
+
+import { useMemo } from "react";
+import { adjustmentsAt } from "@/core/motion/adjust";
+import { offCentre } from "@/core/motion/centre";
+import type { HandPlan } from "@/core/motion/hand-plan";
+import { shapeRunsOf } from "@/core/motion/plan-marks";
+import { tempoWithoutWindow } from "@/core/motion/release";
+import { MOTION } from "@/core/physics";
+import { TouchForm } from "./touch-form";
+import type { PlanMarksInHand } from "./use-plan-marks";
+
+interface Props {
+  readonly hand: HandPlan;
+  /** Place of the onset among the hand's frames. */
+  readonly at: number;
+  /** Quarter notes a minute. */
+  readonly tempo: number;
+  readonly inHand: PlanMarksInHand;
+}
+
+/** How the hand of the plan lies at one onset, its touch, and small changes to try against it. */
+export function AtOnset({ hand, at, tempo, inHand }: Props) {
+  const frame = hand.frames[at]!;
+  const release = hand.releases[at];
+  const shape = shapeRunsOf(hand, inHand.marks).find((run) => run.from <= at && at <= run.to);
+  const near = hand.clearances.find((c) => frame.notes.includes(c.note)) ?? null;
+  const adjustments = useMemo(
+    () =>
+      adjustmentsAt(hand.hand, frame, hand.path.places[at]!, near).filter((a) => a.strain > 0.05 || a.clearance > 0),
+    [hand, frame, at, near],
+  );
+  const tempoGone = release ? tempoWithoutWindow(release, tempo, MOTION.closeMs) : Infinity;
+  const gone = Number.isFinite(tempoGone) && tempoGone > tempo ? ` It is gone above ♩ = ${Math.floor(tempoGone)}.` : "";
+  const off = Math.abs(offCentre(frame));
+  return (
+    <section aria-label="The hand here" className="flex flex-col gap-1">
+      <h3 className="font-serif text-lg">The {hand.side} hand here</h3>
+      <p>
+        {shape && `${sentence(shape.shape)} fingers (${shape.why})`}
+        {shape?.curledFirst && "; learn it with curled fingers first"}. {turnWords(frame.roll)}, wrist{" "}
+        {Math.abs(frame.height).toFixed(0)} mm {frame.height < 0 ? "under" : "over"} its level, {off.toFixed(0)} mm off
+        the middle of its notes.
+      </p>
+      {release && (
+        <p>
+          {release.short > 0
+            ? `${release.short.toFixed(0)} ms too little to the next place`
+            : `${release.window.toFixed(0)} ms in which the hand can close`}
+          <span className="text-soft">
+            {" "}
+            ({release.time.toFixed(0)} ms there are, {release.travel.toFixed(0)} for the way)
+          </span>
+          .{gone}
+        </p>
+      )}
+      {near && Number.isFinite(near.mm) && (
+        <p>
+          {near.fingers.join(" and ")}{" "}
+          {near.mm >= 0
+            ? `clear a key beside by ${near.mm.toFixed(0)} mm`
+            : `lie ${(-near.mm).toFixed(0)} mm too low for a key beside`}
+          .
+        </p>
+      )}
+      <TouchForm hand={hand} at={at} inHand={inHand} />
+      {adjustments.length > 0 && (
+        <>
+          <p className="mt-1 text-soft">To try against it as it is:</p>
+          <ol className="list-[upper-alpha] pl-5" start={2}>
+            {adjustments.slice(0, 3).map(({ id, words, strain, clearance }) => (
+              <li key={id}>
+                {words}
+                <span className="text-soft">
+                  {strain > 0.05 && `, ${strain.toFixed(1)} less strain`}
+                  {strain < -0.05 && `, ${(-strain).toFixed(1)} more strain`}
+                  {clearance > 0 && `, ${clearance.toFixed(0)} mm more room to the key beside`}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </>
+      )}
+    </section>
+  );
+}
+
+function turnWords(roll: number): string {
+  const degrees = Math.abs(Math.round(roll));
+  return degrees === 0 ? "Not turned" : `Turned ${degrees}° towards the ${roll < 0 ? "thumb" : "little finger"}`;
+}
+
+function sentence(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

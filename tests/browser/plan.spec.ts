@@ -1,0 +1,108 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
+import { engraved } from "./support";
+
+test("the hand plan: lanes, warnings, slow motion, signs, tune and touch, kept and in the file", async ({ page }) => {
+  const problems: string[] = [];
+  page.on("pageerror", (error) => problems.push(error.message));
+  await page.goto("/");
+  await page.getByRole("link", { name: /^Tune held over the leaves/ }).click();
+  await engraved(page);
+  await page.getByRole("tab", { name: "Hand plan" }).click();
+  const lanes = page.locator("svg[data-lane]");
+
+  await test.step("lanes stand under the score, aligned to its onsets, and can be folded", async () => {
+    await expect(lanes).toHaveCount(3);
+    const middle = async (selector: string): Promise<number> => {
+      const box = await page.locator(selector).first().boundingBox();
+      return box ? box.x + box.width / 2 : NaN;
+    };
+    const apart = async () =>
+      Math.abs(
+        (await middle(`g.note[id="b1-s1-v2-n2"] .notehead`)) -
+          (await middle(`svg[data-lane="turn"] g:nth-of-type(2) circle`)),
+      );
+    await expect.poll(apart).toBeLessThan(3);
+    await page.getByRole("button", { name: "Sideways", exact: true }).click();
+    await expect(lanes).toHaveCount(4);
+    await page.getByRole("button", { name: "Fold the lane In and out" }).click();
+    await expect(lanes).toHaveCount(3);
+  });
+
+  await test.step("a warning says where, how much and what to change, and goes there", async () => {
+    const warnings = page.getByRole("region", { name: "What to change" });
+    const first = warnings.getByRole("listitem").first().getByRole("button").first();
+    await expect(first).toContainText(/Bar \d+, beat .*: .*\d+ mm/);
+    await first.click();
+    await expect(page).toHaveURL(/note=b2-/);
+  });
+
+  await test.step("slow motion moves the hands, still by still too, and another option goes in step", async () => {
+    await page.getByRole("button", { name: "Slow motion" }).click();
+    const motion = page.getByRole("group", { name: "Slow motion" });
+    const time = motion.locator("output");
+    await expect(time).toHaveText("0.00 s");
+    await motion.getByRole("button", { name: "One still on" }).click();
+    await expect(time).toHaveText("0.02 s");
+    await motion.getByLabel("Speed").selectOption("0.01");
+    await motion.getByRole("button", { name: "Move" }).click();
+    await expect(time).not.toHaveText("0.02 s");
+    await motion.getByRole("button", { name: "Hold still" }).click();
+    expect(Number((await time.textContent())!.replace(" s", ""))).toBeLessThan(0.5);
+    await expect(motion.getByText(/plays|down/).first()).toBeVisible();
+    await motion.getByLabel("In step").selectOption("B");
+    await expect(motion.getByRole("img", { name: /^The plan of option B from above/ })).toBeVisible();
+    await expect(motion.getByRole("img", { name: /^From the player’s right/ })).toBeVisible();
+    await page.getByRole("button", { name: "Slow motion" }).click();
+  });
+
+  await test.step("signs and words are put on the score, a touch and the tune chosen, and all of it is kept", async () => {
+    await page.getByRole("button", { name: "Put here: circle over" }).click();
+    await page.getByLabel("Words of your own").fill("like a swing");
+    await page.getByRole("button", { name: "Write" }).click();
+    await expect(page.locator(`g[data-sign-of-plan="words"]`)).toContainText("like a swing");
+    await page.getByLabel("Energy").selectOption("arm");
+    await expect(page.getByLabel("Start")).toHaveValue("on-key");
+    await page.getByRole("region", { name: "The tune" }).getByRole("combobox").selectOption("top");
+    await expect(page.getByText(/Carried by the|\d with 5/)).toBeVisible();
+    await page.getByLabel("A joint caves in").check();
+    await expect(page.getByRole("status").filter({ hasText: /^Kept$/ })).toBeVisible();
+    await page.reload();
+    await engraved(page);
+    await expect(page.locator(`g[data-sign-of-plan="words"]`)).toContainText("like a swing");
+    await expect(page.getByLabel("A joint caves in")).toBeChecked();
+    await expect(page.getByRole("region", { name: "The tune" }).getByRole("combobox")).toHaveValue("top");
+  });
+
+  await test.step("a sign that is taken away comes back with Undo", async () => {
+    const signs = page.locator("g[data-sign-of-plan]");
+    const before = await signs.count();
+    await page.getByRole("button", { name: "Take away like a swing" }).click();
+    await expect(signs).toHaveCount(before - 1);
+    await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+    await expect(signs).toHaveCount(before);
+  });
+
+  await test.step("the file has the words and the groups", async () => {
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("link", { name: /^Export/ }).click(),
+    ]);
+    const text = readFileSync((await download.path())!, "utf8");
+    expect(text).toContain("<words>like a swing</words>");
+    expect(text).toContain("<bracket");
+  });
+  expect(problems).toEqual([]);
+});
+
+test("the plan's figures stand beside the options, and against tempo", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("link", { name: /^The figure in four keys/ }).click();
+  await engraved(page);
+  await page.getByRole("link", { name: "Side by side" }).click();
+  await expect(page.getByRole("row", { name: /^Wrist along the keys/ })).toContainText("mm");
+  await expect(page.getByRole("row", { name: /^Joins with time to close/ })).toContainText("%");
+  await expect(page.getByRole("img", { name: /^joins with time to close, %: A from/ })).toBeVisible();
+  await page.getByRole("radio", { name: "Rotation" }).click();
+  await expect(page.getByRole("img", { name: /^forearm to and fro/ })).toBeVisible();
+});
