@@ -167,9 +167,13 @@ for (const bars of [4, 16]) {
   row(`from key press to the last new digit on the score, ${bars * 16} notes`, spread(times));
   row(`the engraver alone for the same music, warm`, spread(await engraverAlone()));
   row(`frames a second while the tempo is dragged, ${bars * 16} notes`, (await dragged()).toFixed(0));
-  await forgetEngravings();
-  const cold = await opened(`Timed over ${bars} bars`);
-  row(`opening the passage, engraved anew, ${bars * 16} notes`, `${cold.toFixed(0)} ms`);
+  const anew: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    await page.goto(address);
+    await forgetEngravings();
+    anew.push(await opened(`Timed over ${bars} bars`));
+  }
+  row(`opening the passage, engraved anew, ${bars * 16} notes`, spread(anew));
   const again: number[] = [];
   for (let i = 0; i < 5; i++) again.push(await opened(`Timed over ${bars} bars`));
   row(`opening the passage, the engraving kept, ${bars * 16} notes`, spread(again));

@@ -107,7 +107,7 @@ function Desk({ bench }: { bench: BenchInHand }) {
           zoom={settings.zoom}
           oneLine={settings.layout === "line"}
           {...bench.drawn}
-          {...(planShown.drawn ? { plan: planShown.drawn, lanes: lanesOf(bench) } : {})}
+          {...(planShown.drawn ? { plan: planShown.drawn, lanes: lanesOf(bench), figures: [] } : {})}
           stretch={stretch.set}
           selected={selected}
           onSelect={bench.chooseNote}

@@ -38,6 +38,18 @@ export function PlanSigns({ places, signs }: { places: LinePlaces; signs: readon
   ));
 }
 
+/** px by which signs go past a line of music, over it and under it: room that it must be given. */
+export function overhangOf(
+  places: LinePlaces,
+  signs: readonly SignPlaced[],
+): { readonly over: number; readonly under: number } {
+  const ys = placed(places, signs).map(({ y }) => y);
+  return {
+    over: Math.max(0, ROW - Math.min(Infinity, ...ys)),
+    under: Math.max(0, Math.max(-Infinity, ...ys) + ROW - places.height),
+  };
+}
+
 /** Groups in the row nearest the digits, signs in the next, one beyond the other where several stand at a note. */
 function placed(places: LinePlaces, signs: readonly SignPlaced[]): readonly Placed[] {
   const beside = new Map<string, number>();

@@ -5,7 +5,7 @@ import type { NoteId } from "@/core/passage/note";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import type { HandsTaken } from "@/core/passage/passage";
 import { PlanLanes } from "../plan/plan-lanes";
-import { PlanSigns } from "../plan/plan-signs";
+import { overhangOf, PlanSigns } from "../plan/plan-signs";
 import { HandBrackets } from "./hand-brackets";
 import { PositionLanes } from "./position-lane";
 import { Digit } from "./digit";
@@ -46,7 +46,7 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
   useKeptInView(line, chosen);
   return (
     <div ref={line} className="scroll-mt-2 scroll-mb-(--covered-below)">
-      <div className="relative" onClick={choose}>
+      <div className="relative" style={roomFor(places, plan)} onClick={choose}>
         <Engraved svg={svg} onDrawn={measure} />
         {places && (
           <svg
@@ -89,6 +89,13 @@ const Digits = memo(function Digits({
     <Digit key={`${d.layer} ${d.note}`} {...d} strong={d.layer === layers[0]?.name} chosen={d.note === selected} />
   ));
 });
+
+/** Room over and under a line for the signs that go past it. */
+function roomFor(places: LinePlaces | null, plan: Props["plan"]): React.CSSProperties | undefined {
+  if (!places || !plan) return undefined;
+  const { over, under } = overhangOf(places, plan.signs);
+  return { marginTop: over, marginBottom: under };
+}
 
 function LanesOfPlan({
   places,
