@@ -56,6 +56,18 @@ test("the hand plan: lanes, warnings, slow motion, signs, tune and touch, kept a
     await page.getByRole("button", { name: "Slow motion" }).click();
   });
 
+  await test.step("a small change is held against the hand as it lies", async () => {
+    const change = page
+      .getByRole("group", { name: /^A is as it lies/ })
+      .getByRole("button")
+      .first();
+    for (let i = 0; i < 12 && !(await change.isVisible()); i++) await page.keyboard.press("ArrowRight");
+    await change.click();
+    await expect(page.locator("[data-tried]")).toBeAttached();
+    await change.click();
+    await expect(page.locator("[data-tried]")).toHaveCount(0);
+  });
+
   await test.step("signs and words are put on the score, a touch and the tune chosen, and all of it is kept", async () => {
     await page.getByRole("button", { name: "Put here: circle over" }).click();
     await page.getByLabel("Words of your own").fill("like a swing");

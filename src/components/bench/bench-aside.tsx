@@ -81,6 +81,8 @@ function PlanAside({ bench }: { bench: BenchInHand }) {
         note={note}
         sideOf={sideOf}
         stretch={stretch.notes}
+        tried={planShown.tried}
+        onTry={planShown.setTried}
         onGo={bench.chooseNote}
       />
     </aside>

@@ -167,7 +167,7 @@ interface HandsProps {
 }
 
 /** The hands on the keys: at the onset in hand, with the music, or in slow motion. */
-function Hands({ bench: { view, shown, player, planShown }, showing, place }: HandsProps) {
+function Hands({ bench: { view, shown, player, planShown, note }, showing, place }: HandsProps) {
   const clock = useMemo(() => (player.playing ? player.clock : null), [player.playing, player.clock]);
   if (!shown) return null;
   const { plan, moves } = planShown;
@@ -195,6 +195,7 @@ function Hands({ bench: { view, shown, player, planShown }, showing, place }: Ha
       clock={clock}
       plan={player.playing ? plan : null}
       low={planShown.aside === "plan"}
+      tried={player.playing ? null : planShown.triedAt(note)}
     />
   );
 }

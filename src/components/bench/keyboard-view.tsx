@@ -10,6 +10,7 @@ import type { Plan } from "@/core/motion/plan";
 import { KEYBOARD } from "@/core/physics";
 import type { Pitch } from "@/core/keyboard/pitch";
 import { handOf, handsAsked } from "@/core/passage/passage";
+import { HandTried } from "../keyboard/hand-drawing";
 import { Keyboard } from "../keyboard/keyboard";
 import { MovingHands, type Poses } from "./moving-hands";
 import { stillsOf } from "./stills";
@@ -27,6 +28,8 @@ interface Props {
   readonly plan: Plan | null;
   /** Whether it leaves room for more above it. */
   readonly low: boolean;
+  /** Another way for a hand to lie, to be held against the one it has. */
+  readonly tried: Pose | null;
 }
 
 /** Keys shown at least: what fits beside one another at the height there is. */
@@ -43,6 +46,7 @@ export const KeyboardView = memo(function KeyboardView({
   clock,
   plan,
   low,
+  tried,
 }: Props) {
   const stills = useMemo(() => stillsOf(study, steps, fingering), [study, steps, fingering]);
   const planned = useMemo(() => (plan ? plannedHands(plan, startOf(study)) : null), [plan, study]);
@@ -58,6 +62,7 @@ export const KeyboardView = memo(function KeyboardView({
       className={`w-full ${low ? "max-h-[min(12rem,22dvh)]" : "max-h-[min(15rem,32dvh)]"}`}
     >
       <MovingHands stills={stills} at={at} times={times} clock={clock} planned={planned} />
+      {tried && <HandTried pose={tried} />}
     </Keyboard>
   );
 });

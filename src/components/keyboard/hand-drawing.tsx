@@ -50,6 +50,22 @@ export function HandToCome({ pose, striking }: { pose: Pose; striking: ReadonlyS
   );
 }
 
+/** Another way for a hand to lie, over the one it has: its fingers and wrist in dashes. */
+export function HandTried({ pose: { fingers, wrist } }: { pose: Pose }) {
+  return (
+    <g data-tried fill="none" stroke="var(--velvet)" strokeWidth={1.4} strokeDasharray="4 2.5">
+      {fingers.map(({ finger, tip, knuckle, width }) => (
+        <g key={finger}>
+          <circle cx={tip.x} cy={flipped(tip.y)} r={width / 2 - 1} />
+          <line x1={tip.x} y1={flipped(tip.y)} x2={knuckle.x} y2={flipped(knuckle.y)} />
+          <line x1={knuckle.x} y1={flipped(knuckle.y)} x2={wrist.x} y2={flipped(wrist.y)} strokeWidth={0.7} />
+        </g>
+      ))}
+      <circle cx={wrist.x} cy={flipped(wrist.y)} r={5} />
+    </g>
+  );
+}
+
 /** mm of forearm drawn behind the wrist. */
 const ARM = 60;
 

@@ -1,13 +1,11 @@
-"use client";
-
-import { useMemo } from "react";
-import { adjustmentsAt } from "@/core/motion/adjust";
 import { offCentre } from "@/core/motion/centre";
 import type { HandPlan } from "@/core/motion/hand-plan";
 import { shapeRunsOf } from "@/core/motion/plan-marks";
 import { tempoWithoutWindow } from "@/core/motion/release";
 import { MOTION } from "@/core/physics";
+import { Adjustments } from "./adjustments";
 import { TouchForm } from "./touch-form";
+import type { Tried } from "./use-plan-shown";
 import type { PlanMarksInHand } from "./use-plan-marks";
 
 interface Props {
@@ -17,19 +15,16 @@ interface Props {
   /** Quarter notes a minute. */
   readonly tempo: number;
   readonly inHand: PlanMarksInHand;
+  readonly tried: Tried | null;
+  readonly onTry: (tried: Tried | null) => void;
 }
 
 /** How the hand of the plan lies at one onset, its touch, and small changes to try against it. */
-export function AtOnset({ hand, at, tempo, inHand }: Props) {
+export function AtOnset({ hand, at, tempo, inHand, tried, onTry }: Props) {
   const frame = hand.frames[at]!;
   const release = hand.releases[at];
   const shape = shapeRunsOf(hand, inHand.marks).find((run) => run.from <= at && at <= run.to);
   const near = hand.clearances.find((c) => frame.notes.includes(c.note)) ?? null;
-  const adjustments = useMemo(
-    () =>
-      adjustmentsAt(hand.hand, frame, hand.path.places[at]!, near).filter((a) => a.strain > 0.05 || a.clearance > 0),
-    [hand, frame, at, near],
-  );
   const tempoGone = release ? tempoWithoutWindow(release, tempo, MOTION.closeMs) : Infinity;
   const gone = Number.isFinite(tempoGone) && tempoGone > tempo ? ` It is gone above ♩ = ${Math.floor(tempoGone)}.` : "";
   const off = Math.abs(offCentre(frame));
@@ -64,23 +59,7 @@ export function AtOnset({ hand, at, tempo, inHand }: Props) {
         </p>
       )}
       <TouchForm hand={hand} at={at} inHand={inHand} />
-      {adjustments.length > 0 && (
-        <>
-          <p className="mt-1 text-soft">To try against it as it is:</p>
-          <ol className="list-[upper-alpha] pl-5" start={2}>
-            {adjustments.slice(0, 3).map(({ id, words, strain, clearance }) => (
-              <li key={id}>
-                {words}
-                <span className="text-soft">
-                  {strain > 0.05 && `, ${strain.toFixed(1)} less strain`}
-                  {strain < -0.05 && `, ${(-strain).toFixed(1)} more strain`}
-                  {clearance > 0 && `, ${clearance.toFixed(0)} mm more room to the key beside`}
-                </span>
-              </li>
-            ))}
-          </ol>
-        </>
-      )}
+      <Adjustments hand={hand} at={at} near={near} tried={tried} onTry={onTry} />
     </section>
   );
 }

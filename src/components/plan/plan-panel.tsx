@@ -11,6 +11,7 @@ import { AtOnset } from "./at-onset";
 import { SignEditor } from "./sign-editor";
 import { TuneForm } from "./tune-form";
 import { WholePassage } from "./whole-passage";
+import type { Tried } from "./use-plan-shown";
 import type { PlanMarksInHand } from "./use-plan-marks";
 
 interface Props {
@@ -20,18 +21,20 @@ interface Props {
   readonly note: NoteId | null;
   readonly sideOf: (note: NoteId) => Side;
   readonly stretch: readonly NoteId[];
+  readonly tried: Tried | null;
+  readonly onTry: (tried: Tried | null) => void;
   readonly onGo: (note: NoteId) => void;
 }
 
 /** The hand plan in words: what to change, how the hand lies at the note in hand, its groups, its signs, its tune. */
-export function PlanPanel({ plan, inHand, notes, note, sideOf, stretch, onGo }: Props) {
+export function PlanPanel({ plan, inHand, notes, note, sideOf, stretch, tried, onTry, onGo }: Props) {
   if (!plan) return <p className="text-soft">The plan is being worked out.</p>;
   const hand = note ? plan.hands.find((h) => h.side === sideOf(note)) : undefined;
   const at = hand && note ? hand.frames.findIndex((f) => f.notes.includes(note)) : -1;
   return (
     <div className="flex flex-col gap-5 text-sm">
       <Warnings warnings={plan.warnings} notes={notes} onGo={onGo} />
-      {hand && at >= 0 && <AtOnset hand={hand} at={at} tempo={plan.tempo} inHand={inHand} />}
+      {hand && at >= 0 && <AtOnset {...{ hand, at, inHand, tried, onTry }} tempo={plan.tempo} />}
       <TuneForm plan={plan} inHand={inHand} notes={notes} stretch={stretch} note={note} onGo={onGo} />
       <SignEditor plan={plan} inHand={inHand} notes={notes} note={note} sideOf={sideOf} />
       <WholePassage hands={plan.hands} />

@@ -30,6 +30,8 @@ function Panel({ onMarks, note = notes[0]!.id }: { onMarks?: (marks: PlanMarks) 
       note={note}
       sideOf={() => "right"}
       stretch={[]}
+      tried={null}
+      onTry={() => undefined}
       onGo={() => undefined}
     />
   );

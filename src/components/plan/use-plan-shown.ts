@@ -5,6 +5,7 @@ import { useCallback, useMemo, useState } from "react";
 import type { Plan } from "@/core/motion/plan";
 import { signsOf } from "@/core/motion/signs";
 import type { Side } from "@/core/hand/finger";
+import type { Pose } from "@/core/hand/pose";
 import type { Instrument } from "@/core/keyboard/instrument";
 import type { NoteId } from "@/core/passage/note";
 import type { PassageData } from "@/server/types";
@@ -41,6 +42,7 @@ export function usePlanShown({ data, instrument, all, shown, tempo, playing, sid
   const besideOption = all.find((o) => o.option.name === besideName && o.option.id !== shown?.option.id);
   const beside = usePlan("in step", isShown ? besideOption?.option.digits : undefined, tempo, marks, data.study);
   const [moves, setMoves] = useState(false);
+  const [tried, setTried] = useState<Tried | null>(null);
   const fold = useCallback(
     (lane: LaneId) => setSettings({ ...settings, planLanes: settings.planLanes.filter((l) => l !== lane) }),
     [settings, setSettings],
@@ -60,11 +62,24 @@ export function usePlanShown({ data, instrument, all, shown, tempo, playing, sid
     moves: moves && isShown,
     setMoves,
     drawn,
+    tried,
+    setTried,
+    /** How the hand would lie by what is being tried at a note; null where nothing is. */
+    triedAt: (note: NoteId | null): Pose | null =>
+      tried && isShown && note && tried.notes.includes(note) ? tried.pose : null,
     toggleLane: (lane: LaneId) =>
       settings.planLanes.includes(lane)
         ? fold(lane)
         : setSettings({ ...settings, planLanes: [...settings.planLanes, lane] }),
   };
+}
+
+/** A small change that is held against the hand as it lies. */
+export interface Tried {
+  /** Notes of its onset. */
+  readonly notes: readonly NoteId[];
+  readonly id: string;
+  readonly pose: Pose;
 }
 
 export type PlanShown = ReturnType<typeof usePlanShown>;

@@ -4,7 +4,7 @@ import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 
 import { causeById } from "@/core/fingering/cost/causes";
 import type { Sweep } from "@/core/fingering/sweep";
 import { TRIAL_TEMPI } from "@/core/verdict/trial-plan";
-import { CHART_HEIGHT } from "./tempo-chart";
+import { CHART_HEIGHT } from "./tempo-lines";
 
 interface Props {
   readonly names: readonly string[];

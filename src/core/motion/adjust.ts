@@ -1,9 +1,11 @@
 import type { Hand } from "../hand/hand";
+import type { Finger } from "../hand/finger";
+import type { Point, Wrist } from "../hand/pose";
 import { PLACEMENT } from "../physics";
 import { mirrored } from "../placement/standing";
 import { ANGLE_TRIED, HEIGHT_TRIED, type Clearance } from "./clearance";
 import { inward, lyingAs, sideways, turned, type Place } from "./place";
-import type { PlanFrame } from "./path";
+import { wristAt, type PlanFrame } from "./path";
 
 /** A small change of how the hand lies at one onset, to try as it is and changed. */
 export interface Adjustment {
@@ -13,6 +15,9 @@ export interface Adjustment {
   readonly strain: number;
   /** mm more between the fingers and the keys beside; 0 where none is near. */
   readonly clearance: number;
+  /** Where the tips and the wrist are then, in keyboard coordinates. */
+  readonly tips: ReadonlyMap<Finger, Point>;
+  readonly wrist: Wrist;
 }
 
 /** mm and degrees by which the hand is moved and turned. Choices: what a player would try. */
@@ -99,8 +104,24 @@ export function adjustmentsAt(
     const strain = before - strainAs(changed);
     const clearance = near?.gains.find((g) => g.change === gain)?.mm ?? 0;
     const isSame = Math.abs(strain) < 0.05 && clearance < 0.1;
-    return isSame || !Number.isFinite(strain) ? [] : [{ id, words, strain, clearance }];
+    return isSame || !Number.isFinite(strain)
+      ? []
+      : [{ id, words, strain, clearance, ...lyingThen(hand, frame, place, changed) }];
   }).sort((a, b) => worth(b) - worth(a));
+}
+
+function lyingThen(
+  hand: Hand,
+  frame: PlanFrame,
+  place: Place,
+  { x, depth, yaw, leaning }: Changed,
+): Pick<Adjustment, "tips" | "wrist"> {
+  const { y } = lyingAs(hand, place, x, depth, yaw);
+  const roll = leaning === (place.way.tilt === "leaning") ? frame.roll : leaning ? PLACEMENT.leanDegrees : 0;
+  return {
+    tips: new Map(frame.tips.map(({ finger, at }, i) => [finger, { x: at.x, y: y[i]! }])),
+    wrist: wristAt({ hand }, { x, depth, yaw, roll }),
+  };
 }
 
 function worth({ strain, clearance }: Adjustment): number {
