@@ -58,7 +58,7 @@ await take("hand-plan");
 await page.getByRole("button", { name: "Slow motion" }).click();
 await page.getByLabel("In step").selectOption("B");
 await page.getByLabel("Speed").selectOption("0.5");
-await page.getByRole("button", { name: "Move" }).click();
+await page.getByRole("button", { name: "Move", exact: true }).click();
 await page.waitForTimeout(1800);
 await page.getByRole("button", { name: "Hold still" }).click();
 await take("slow-motion");
