@@ -15,8 +15,14 @@ export function plan(args: readonly string[], print: (line: string) => void): nu
 
 function planned(study: Study, wishes: Wishes): object {
   const [fingering] = bestFingerings(study, { pins: { ...printedDigits(study), ...wishes.pin } }, 1);
-  const { tempo, hands, together, warnings } = planOf(study, fingering!);
-  return { tempo, hands: hands.map(handEntry), together: deep(together), warnings: deep(warnings) };
+  const { tempo, hands, together, inFront, warnings } = planOf(study, fingering!);
+  return {
+    tempo,
+    hands: hands.map(handEntry),
+    together: deep(together),
+    inFront: deep(inFront),
+    warnings: deep(warnings),
+  };
 }
 
 function handEntry({ side, frames, path: _path, hand: _hand, ...figures }: HandPlan): object {

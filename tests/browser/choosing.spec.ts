@@ -101,3 +101,30 @@ test("what was done without a connection survives a closed window", async ({ pag
   await engraved(other);
   await expect(other.locator(`g[data-note="b1-s1-v1-n1"] text`)).toHaveText("5");
 });
+
+test("what is asked of a passage and of its plan without a connection is sent when there is one", async ({
+  page,
+  context,
+}) => {
+  await openOnBench(page, { title: "Asked offline" });
+  const bench = page.url();
+  await page.getByRole("tab", { name: "Rules" }).click();
+  await context.setOffline(true);
+  await page.getByLabel(/thumb on black/i).check();
+  await page.getByRole("tab", { name: "Hand plan" }).click();
+  await page.getByLabel("A joint caves in").check();
+  await expect(page.getByRole("status").filter({ hasText: "Not kept yet" })).toBeVisible();
+  await page.close();
+  await context.setOffline(false);
+  const again = await context.newPage();
+  await again.goto(bench);
+  await engraved(again);
+  await again.waitForFunction(() => Object.keys(localStorage).every((key) => !key.includes("pending")));
+  // Kept on the server, not only in this browser: what the browser kept is forgotten, and the page made anew.
+  await again.evaluate(() => localStorage.clear());
+  await again.goto(`${bench.split("?")[0]}?build=rules`);
+  await engraved(again);
+  await expect(again.getByLabel(/thumb on black/i)).toBeChecked();
+  await again.getByRole("tab", { name: "Hand plan" }).click();
+  await expect(again.getByLabel("A joint caves in")).toBeChecked();
+});

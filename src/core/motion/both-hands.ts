@@ -3,6 +3,7 @@ import { whiteWidth } from "../keyboard/geometry";
 import type { Instrument } from "../keyboard/instrument";
 import type { NoteId } from "../passage/note";
 import { KEYBOARD, PLAN } from "../physics";
+import { elbowRoom } from "./body";
 import type { PlanFrame } from "./path";
 
 /** Two leaps that land together. */
@@ -43,6 +44,31 @@ export function leapsTogether(
       },
     ];
   });
+}
+
+/** Both hands in front of the body at once, where neither elbow has its room. */
+export interface BothInFront {
+  readonly note: NoteId;
+  /** mm that the two elbows lack together. */
+  readonly mm: number;
+}
+
+/** The onset at which both elbows lack most room at once; null where one of them always has it. */
+export function bothInFront(
+  { right, left }: Readonly<Record<Side, readonly PlanFrame[]>>,
+  on: Instrument,
+): BothInFront | null {
+  let worst: BothInFront | null = null;
+  let l = 0;
+  for (const frame of right) {
+    while (l + 1 < left.length && left[l + 1]!.ms <= frame.ms + TOGETHER) l++;
+    const other = left[l];
+    if (!other || other.ms > frame.ms + TOGETHER || frame.notes.length === 0) continue;
+    const lacks = [elbowRoom(frame.wrist.at.x, "right", on), elbowRoom(other.wrist.at.x, "left", on)];
+    const mm = -(lacks[0]! + lacks[1]!);
+    if (lacks.every((room) => room < 0) && mm > (worst?.mm ?? 0)) worst = { note: frame.notes[0]!, mm };
+  }
+  return worst;
 }
 
 interface Leap {

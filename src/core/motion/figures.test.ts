@@ -189,6 +189,21 @@ describe("letting go, keys beside, both hands", () => {
   });
 });
 
+describe("both hands in front of the body", () => {
+  it("is named where both lack room at once, with what they lack together, and nowhere else", () => {
+    const plan = (right: number, left: number) => {
+      const notes = [note("r", right, "0", "1", { staff: 1 }), note("l", left, "0", "1", { staff: 2 })];
+      return planOf(studyOn(passage(notes, "both", 2), { tempo: 60 }), { r: 3, l: 3 } as never);
+    };
+    const crowded = plan(64, 65);
+    expect(crowded.inFront).toMatchObject({ note: "r" });
+    expect(crowded.inFront!.mm).toBeGreaterThan(90);
+    expect(crowded.warnings.some((w) => w.id === "in-front" && w.side === "both")).toBe(true);
+    expect(plan(80, 50).inFront).toBeNull();
+    expect(plan(64, 40).inFront).toBeNull();
+  });
+});
+
 describe("adjustments", () => {
   it("are within the limits of the hand, most helpful first, and undo one another's way", () => {
     const study = studyOfKeys([[58, 62, 65, 70]], "right");

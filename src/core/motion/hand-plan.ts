@@ -4,7 +4,7 @@ import type { Task } from "../fingering/task";
 import type { Side } from "../hand/finger";
 import type { Hand } from "../hand/hand";
 import { MOTION } from "../physics";
-import type { LeapsTogether } from "./both-hands";
+import type { BothInFront, LeapsTogether } from "./both-hands";
 import { bodyRoomOf, type BodyRoom } from "./body";
 import { reachedSideways, type ReachedSideways } from "./centre";
 import { clearancesOf, type Clearance } from "./clearance";
@@ -81,4 +81,6 @@ export interface PlanFound {
   /** One a hand that plays, right first. */
   readonly hands: readonly HandPlan[];
   readonly together: readonly LeapsTogether[];
+  /** Where both hands work in front of the body; null where they never do. */
+  readonly inFront: BothInFront | null;
 }

@@ -1,7 +1,7 @@
 import { digitsOf } from "../fingering/search/terms";
 import type { Fingering } from "../fingering/fingering";
 import { tasksOf, type Study } from "../fingering/study";
-import { leapsTogether } from "./both-hands";
+import { bothInFront, leapsTogether } from "./both-hands";
 import { handPlanOf, type PlanFound } from "./hand-plan";
 import { warningsOf, type Warning } from "./warnings";
 
@@ -18,7 +18,9 @@ export interface Plan extends PlanFound {
 export function planOf(study: Study, fingering: Fingering): Plan {
   const hands = tasksOf(study).map((task) => handPlanOf(task, digitsOf(task.line, fingering)));
   const framesFor = (side: "right" | "left") => hands.find((h) => h.side === side)?.frames ?? [];
-  const together = leapsTogether({ right: framesFor("right"), left: framesFor("left") }, study.instrument);
+  const both = { right: framesFor("right"), left: framesFor("left") };
+  const together = leapsTogether(both, study.instrument);
+  const inFront = bothInFront(both, study.instrument);
   const { tempo } = study.manner;
-  return { tempo, hands, together, warnings: warningsOf({ tempo, hands, together }) };
+  return { tempo, hands, together, inFront, warnings: warningsOf({ tempo, hands, together, inFront }) };
 }

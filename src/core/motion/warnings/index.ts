@@ -3,6 +3,7 @@ import { clash } from "./clash";
 import { dragged } from "./dragged";
 import { elbow } from "./elbow";
 import { frozen } from "./frozen";
+import { inFront } from "./in-front";
 import { jerk } from "./jerk";
 import { keptOpen } from "./kept-open";
 import { leaps } from "./leaps";
@@ -28,6 +29,7 @@ export const WARNINGS: readonly WarningRule[] = [
   sideways,
   neighbourNear,
   elbow,
+  inFront,
   leaps,
   frozen,
 ];
