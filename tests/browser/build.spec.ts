@@ -21,7 +21,7 @@ test("how a passage is built, and what is asked of every fingering of it", async
   await test.step("positions lead to their joins", async () => {
     await expect(page.getByRole("img", { name: "Positions of the right hand" })).toBeVisible();
     await page.getByRole("tab", { name: "Positions" }).click();
-    const joins = page.getByRole("tabpanel").getByRole("listitem");
+    const joins = page.getByRole("tabpanel", { name: "Positions" }).getByRole("listitem");
     await expect(joins.first()).toContainText(/mm/);
     await joins.first().getByRole("button").click();
     await expect(page).toHaveURL(/note=b\d/);
