@@ -4,6 +4,7 @@ import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Db } from "@/db/client";
 import type { Day } from "@/core/time/days";
+import type { PlanMarks } from "@/core/motion/plan-marks";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import { database } from "./connection";
@@ -117,7 +118,7 @@ export async function wish(asked: unknown): Promise<Answer<readonly OptionData[]
   return refreshed(await checked(WishesAsked, asked, chooseWishes));
 }
 
-export async function keepPlan(asked: unknown): Promise<Answer<null>> {
+export async function keepPlan(asked: unknown): Promise<Answer<PlanMarks>> {
   return checked(PlanMarksAsked, asked, markPlan);
 }
 

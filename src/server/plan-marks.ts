@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { SIGN_IDS } from "@/core/motion/signs";
-import type { PlanMarks } from "@/core/motion/plan-marks";
+import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
 import { SOURCES, STROKE_ENDS, STROKE_STARTS } from "@/core/motion/touch";
 import { WATCHED_IDS } from "@/core/motion/watch";
 import type { NoteId } from "@/core/passage/note";
@@ -14,43 +14,53 @@ const NoteNamed = NoteName.transform((name) => name as NoteId);
 /** Signs and words of one passage at most. */
 const MOST = 500;
 
-export const PlanMarksAsked = z.object({
-  passageId: z.uuid(),
-  planMarks: z.object({
-    signs: z
-      .array(
-        z.object({
-          id: z.string().min(1).max(60),
-          sign: z.enum(SIGN_IDS),
-          note: NoteNamed,
-          to: NoteNamed.nullable(),
-          above: z.boolean(),
-          words: z.string().trim().min(1, "Say something, or take the words away.").max(120).nullable(),
-        }),
-      )
-      .max(MOST, `A passage holds at most ${MOST} signs of your own.`),
-    hidden: z.array(z.string().max(120)).max(4 * MOST),
-    touches: z
-      .record(NoteName, z.object({ source: z.enum(SOURCES), start: z.enum(STROKE_STARTS), end: z.enum(STROKE_ENDS) }))
-      .transform((given) => given as PlanMarks["touches"]),
-    watched: z.array(z.enum(WATCHED_IDS)).max(WATCHED_IDS.length),
-    tune: z
-      .union([
-        z.object({ top: z.literal(true) }),
-        z.object({ voice: z.string().max(40) }),
-        z.object({ notes: z.array(NoteNamed).max(2000) }),
-      ])
-      .nullable(),
-    school: z.enum(["curled-first", "as-played"]),
-  }),
+const Marks = z.object({
+  signs: z
+    .array(
+      z.object({
+        id: z.string().min(1).max(60),
+        sign: z.enum(SIGN_IDS),
+        note: NoteNamed,
+        to: NoteNamed.nullable(),
+        above: z.boolean(),
+        words: z.string().trim().min(1, "Say something, or take the words away.").max(120).nullable(),
+      }),
+    )
+    .max(MOST, `A passage holds at most ${MOST} signs of your own.`),
+  hidden: z.array(z.string().max(120)).max(4 * MOST),
+  touches: z
+    .record(NoteName, z.object({ source: z.enum(SOURCES), start: z.enum(STROKE_STARTS), end: z.enum(STROKE_ENDS) }))
+    .transform((given) => given as PlanMarks["touches"]),
+  watched: z.array(z.enum(WATCHED_IDS)).max(WATCHED_IDS.length),
+  tune: z
+    .union([
+      z.object({ top: z.literal(true) }),
+      z.object({ voice: z.string().max(40) }),
+      z.object({ notes: z.array(NoteNamed).max(2000) }),
+    ])
+    .nullable(),
+  school: z.enum(["curled-first", "as-played"]),
 });
 
-/** Keeps what the player has made of the plan of a passage. */
+export const PlanMarksAsked = z.object({
+  passageId: z.uuid(),
+  /** As the window showed them before the change. */
+  before: Marks,
+  planMarks: Marks,
+});
+
+/** Keeps what the player has made of the plan of a passage; what another window changed meanwhile stays. */
 export async function markPlan(
   db: Db,
-  { passageId, planMarks }: { readonly passageId: string; readonly planMarks: PlanMarks },
-): Promise<Answer<null>> {
-  if (!(await passageById(db, passageId))) return { ok: false, message: "This passage is not there any more." };
-  await keepPlanMarks(db, passageId, planMarks);
-  return { ok: true, value: null };
+  {
+    passageId,
+    before,
+    planMarks,
+  }: { readonly passageId: string } & Readonly<Record<"before" | "planMarks", PlanMarks>>,
+): Promise<Answer<PlanMarks>> {
+  const now = await passageById(db, passageId);
+  if (!now) return { ok: false, message: "This passage is not there any more." };
+  const merged = mergedMarks(before, planMarks, now.planMarks);
+  await keepPlanMarks(db, passageId, merged);
+  return { ok: true, value: merged };
 }

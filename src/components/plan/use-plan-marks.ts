@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { PlanMarks } from "@/core/motion/plan-marks";
 import { keepPlan } from "@/server/actions";
@@ -17,12 +17,16 @@ export interface PlanMarksInHand {
 
 interface Asked {
   readonly id: "plan";
+  /** As they were before the first change that is not kept yet. */
+  readonly before: PlanMarks;
   readonly planMarks: PlanMarks;
 }
 
 /** What the player makes of the plan: shown at once, kept in the background, sent again when the page was closed on the way. */
 export function usePlanMarks(passageId: string, given: PlanMarks): PlanMarksInHand {
   const [marks, show] = useState(given);
+  // The newest, for changes made from a notice that was shown before others.
+  const newest = useRef(given);
   const [keeping, setKeeping] = useState<Keeping>("kept");
   const pending = useMemo(() => pendingIn<Asked>(`plan ${passageId}`), [passageId]);
   const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
@@ -30,7 +34,8 @@ export function usePlanMarks(passageId: string, given: PlanMarks): PlanMarksInHa
     (asked: Asked) => {
       pending.put(asked);
       box.send(async () => {
-        const answer = await keepPlan({ passageId, planMarks: asked.planMarks });
+        const { before, planMarks } = asked;
+        const answer = await keepPlan({ passageId, before, planMarks });
         pending.remove(asked.id);
         if (!answer.ok) toast.error(answer.message);
       });
@@ -39,16 +44,19 @@ export function usePlanMarks(passageId: string, given: PlanMarks): PlanMarksInHa
   );
   useEffect(() => {
     for (const asked of pending.all()) {
+      newest.current = asked.planMarks;
       queueMicrotask(() => show(asked.planMarks));
       send(asked);
     }
   }, [pending, send]);
   const setMarks = useCallback(
     (planMarks: PlanMarks) => {
+      const before = pending.all()[0]?.before ?? newest.current;
+      newest.current = planMarks;
       show(planMarks);
-      send({ id: "plan", planMarks });
+      send({ id: "plan", before, planMarks });
     },
-    [send],
+    [send, pending],
   );
   const setWithUndo = useCallback(
     (next: PlanMarks, notice: string) => {

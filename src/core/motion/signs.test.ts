@@ -2,7 +2,7 @@ import { fingered, studyOfKeys } from "../../../tests/support/studies";
 import type { NoteId } from "../passage/note";
 import { motionSweeping } from "./motion-sweep";
 import { planOf } from "./plan";
-import { NO_PLAN_MARKS, shapeRunsOf, withTouches, type PlanMarks } from "./plan-marks";
+import { mergedMarks, NO_PLAN_MARKS, shapeRunsOf, withTouches, type PlanMarks } from "./plan-marks";
 import { SIGN_IDS, SIGNS, signsOf, wordsOf } from "./signs";
 
 const study = studyOfKeys([60, 67, 60, 67, 60, 67, 60, 67], "right", { tempo: 100 });
@@ -72,5 +72,34 @@ describe("the plan against tempo", () => {
     expect(curve!.rotation[0]).toBeCloseTo(2, 6);
     expect([...curve!.windows].sort((a, b) => b - a)).toEqual(curve!.windows);
     expect((study.passage.notes[0]!.id as NoteId).length).toBeGreaterThan(0);
+  });
+});
+
+describe("marks of two windows", () => {
+  const note = plan.hands[0]!.frames[0]!.notes[0]!;
+  const sign = (id: string, words: string): PlanMarks["signs"][number] => {
+    return { id, sign: "words", note, to: null, above: true, words };
+  };
+  const before: PlanMarks = { ...NO_PLAN_MARKS, signs: [sign("a", "one"), sign("b", "two")], hidden: ["x", "y"] };
+
+  it("are put together: what each changed counts, what neither touched stays", () => {
+    const mine: PlanMarks = { ...before, signs: [sign("a", "uno")], hidden: ["x"], watched: ["elbow-out"] };
+    const theirs: PlanMarks = {
+      ...before,
+      signs: [sign("a", "one"), sign("b", "two"), sign("c", "three")],
+      hidden: ["x", "y", "z"],
+      school: "curled-first",
+      tune: { top: true },
+    };
+    const merged = mergedMarks(before, mine, theirs);
+    expect(merged.signs.map((s) => s.words)).toEqual(["uno", "three"]);
+    expect(merged.hidden).toEqual(["x", "z"]);
+    expect(merged).toMatchObject({ watched: ["elbow-out"], school: "curled-first", tune: { top: true } });
+  });
+
+  it("are just mine where the other window changed nothing, and theirs where I changed nothing", () => {
+    const mine: PlanMarks = { ...before, signs: [], school: "curled-first" };
+    expect(mergedMarks(before, mine, before)).toEqual(mine);
+    expect(mergedMarks(before, before, mine)).toEqual(mine);
   });
 });
