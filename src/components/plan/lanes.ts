@@ -119,7 +119,7 @@ const shape: PlanLane = {
 };
 
 /** Curled low, flat high: the longer the finger, the higher. */
-export const SHAPES = { curled: -6, natural: 0, flat: 6 } as const;
+const SHAPES = { curled: -6, natural: 0, flat: 6 } as const;
 
 const release: PlanLane = {
   id: "release",
