@@ -27,6 +27,7 @@ import type {
   RemediesKept,
   RestData,
   TakenKept,
+  WishesKept,
   VerdictData,
 } from "./types";
 import { markPlan, PlanMarksAsked } from "./plan-marks";
@@ -114,7 +115,7 @@ export async function remedy(asked: unknown): Promise<Answer<RemediesKept>> {
   return refreshed(await checked(RemediesAsked, asked, chooseRemedies));
 }
 
-export async function wish(asked: unknown): Promise<Answer<readonly OptionData[]>> {
+export async function wish(asked: unknown): Promise<Answer<WishesKept>> {
   return refreshed(await checked(WishesAsked, asked, chooseWishes));
 }
 

@@ -16,11 +16,11 @@ import { wording } from "@/formats/issue";
 import { readScore } from "@/formats/musicxml/open";
 import { passageFrom } from "@/formats/musicxml/passage";
 import { pianoPart } from "@/formats/musicxml/score";
+import { GONE } from "./gone";
 import { Digits } from "./options";
 import { passageData } from "./passages";
 import type { Answer, OptionData, PassageData } from "./types";
 
-const GONE = { ok: false, message: "This passage is not there any more." } as const;
 const balanced = leaningById("balanced");
 
 export const TypedAsked = z.object({

@@ -5,7 +5,8 @@ import { SOURCES, STROKE_ENDS, STROKE_STARTS } from "@/core/motion/touch";
 import { WATCHED_IDS } from "@/core/motion/watch";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
-import { keepPlanMarks, passageById } from "@/db/queries/passages";
+import { changeShared } from "@/db/queries/passages";
+import { GONE } from "./gone";
 import { NoteName } from "./options";
 import type { Answer } from "./types";
 
@@ -46,21 +47,14 @@ export const PlanMarksAsked = z.object({
   passageId: z.uuid(),
   /** As the window showed them before the change. */
   before: Marks,
-  planMarks: Marks,
+  after: Marks,
 });
 
 /** Keeps what the player has made of the plan of a passage; what another window changed meanwhile stays. */
 export async function markPlan(
   db: Db,
-  {
-    passageId,
-    before,
-    planMarks,
-  }: { readonly passageId: string } & Readonly<Record<"before" | "planMarks", PlanMarks>>,
+  { passageId, before, after }: { readonly passageId: string } & Readonly<Record<"before" | "after", PlanMarks>>,
 ): Promise<Answer<PlanMarks>> {
-  const now = await passageById(db, passageId);
-  if (!now) return { ok: false, message: "This passage is not there any more." };
-  const merged = mergedMarks(before, planMarks, now.planMarks);
-  await keepPlanMarks(db, passageId, merged);
-  return { ok: true, value: merged };
+  const marks = await changeShared(db, passageId, "planMarks", (now) => mergedMarks(before, after, now));
+  return marks ? { ok: true, value: marks.is } : GONE;
 }

@@ -9,6 +9,7 @@ import { keepRemedies, passageById, remediesOf } from "@/db/queries/passages";
 import { pieceById } from "@/db/queries/pieces";
 import { pianist } from "@/db/schema";
 import { passageFrom } from "@/formats/musicxml/passage";
+import { GONE } from "./gone";
 import { NoteName } from "./options";
 import { player } from "./player";
 import { reworkOptions } from "./rework";
@@ -45,7 +46,7 @@ export async function chooseRemedies(
 ): Promise<Answer<RemediesKept>> {
   const passage = await passageById(db, passageId);
   const piece = passage && (await pieceById(db, passage.pieceId));
-  if (!passage || !piece) return { ok: false, message: "This passage is not there any more." };
+  if (!passage || !piece) return GONE;
   const music = passageFrom(scoreOf(piece).part, passage.fromBar, passage.toBar, passage.hands);
   const known = new Set<string>(music.notes.map((n) => n.id));
   const stranger = Object.keys(notes).find((id) => !known.has(id));

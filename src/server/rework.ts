@@ -8,6 +8,7 @@ import { handOf, handsAsked, playedNotes } from "@/core/passage/passage";
 import { studyOf } from "@/core/fingering/study-data";
 import type { Db } from "@/db/client";
 import { fingeringsOf, rework } from "@/db/queries/fingerings";
+import { GONE } from "./gone";
 import { passageData } from "./passages";
 import type { Answer, OptionData } from "./types";
 
@@ -23,7 +24,7 @@ export async function reworkOptions(
   changed: ReadonlySet<string> = new Set(),
 ): Promise<Answer<readonly OptionData[]>> {
   const data = await passageData(db, passageId);
-  if (!data) return { ok: false, message: "This passage is not there any more." };
+  if (!data) return GONE;
   const study = studyOf(data.study);
   const lattices = latticesOf(study);
   for (const { id, pins, digits } of data.options) {

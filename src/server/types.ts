@@ -81,6 +81,12 @@ export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok
 /** A change kept, or refused because the option has moved on since the page was shown. */
 export type Kept = { readonly outcome: "kept" | "outdated"; readonly now: OptionData };
 
+/** What is asked of a passage's fingerings, by every window, and its options on it. */
+export interface WishesKept {
+  readonly wishes: FingeringWishes;
+  readonly options: readonly OptionData[];
+}
+
 /** How a passage's hands are shared out, and its options worked out anew on it. */
 export interface TakenKept {
   readonly taken: HandsTaken;

@@ -6,47 +6,54 @@ import { leaningById, type LeaningId } from "@/core/fingering/leanings";
 import { leaningStudy } from "@/core/fingering/leaning-study";
 import { optionConditions } from "@/core/fingering/option-conditions";
 import { keepsTo } from "@/core/fingering/keeps-to";
-import type { FingeringWishes } from "@/core/fingering/wishes";
+import { mergedWishes, type FingeringWishes } from "@/core/fingering/wishes";
 import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
 import { studyOf } from "@/core/fingering/study-data";
+import { mergedRecord } from "@/core/merge";
 import type { NoteId } from "@/core/passage/note";
 import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
 import { fingeringsOf, rework } from "@/db/queries/fingerings";
-import { keepSharedMark, keepTaken, keepTempo, keepWishes, passageById } from "@/db/queries/passages";
+import { changeShared, keepSharedMark, keepTempo, passageById } from "@/db/queries/passages";
+import { GONE } from "./gone";
 import { NoteName } from "./options";
 import { passageData } from "./passages";
 import { reworkOptions } from "./rework";
-import type { Answer, OptionData, PassageData, TakenKept } from "./types";
-
-const GONE = { ok: false, message: "This passage is not there any more." } as const;
+import type { Answer, OptionData, PassageData, TakenKept, WishesKept } from "./types";
 
 const NoteNamed = NoteName.transform((name) => name as NoteId);
 
-export const WishesAsked = z.object({
-  passageId: z.uuid(),
-  wishes: z.object({
-    tying: z.enum(TYING),
-    ties: z
-      .array(z.object({ notes: z.array(NoteNamed).max(400), returns: z.array(z.array(NoteNamed.nullable())).max(100) }))
-      .max(100)
-      .default([]),
-    noThumbOnBlack: z.boolean(),
-    noFourthAndFifth: z.boolean(),
-    sharing: z.object({ allowed: z.enum(ALLOWED), easier: z.enum(EASIER), crossing: z.boolean() }),
-  }),
+const Wishes = z.object({
+  tying: z.enum(TYING),
+  ties: z
+    .array(z.object({ notes: z.array(NoteNamed).max(400), returns: z.array(z.array(NoteNamed.nullable())).max(100) }))
+    .max(100)
+    .default([]),
+  noThumbOnBlack: z.boolean(),
+  noFourthAndFifth: z.boolean(),
+  sharing: z.object({ allowed: z.enum(ALLOWED), easier: z.enum(EASIER), crossing: z.boolean() }),
 });
 
-/** Keeps what is asked of every fingering; where it bears on them, those that the engine made are worked out anew. */
+export const WishesAsked = z.object({
+  passageId: z.uuid(),
+  /** As the window showed them before the change. */
+  before: Wishes,
+  after: Wishes,
+});
+
+/**
+ * Keeps what is asked of every fingering; what another window changed meanwhile stays. Where it bears on them, those that
+ * the engine made are worked out anew.
+ */
 export async function chooseWishes(
   db: Db,
-  { passageId, wishes }: { readonly passageId: string; readonly wishes: FingeringWishes },
-): Promise<Answer<readonly OptionData[]>> {
-  const data = await passageData(db, passageId);
+  { passageId, before, after }: { readonly passageId: string } & Readonly<Record<"before" | "after", FingeringWishes>>,
+): Promise<Answer<WishesKept>> {
+  const wishes = await changeShared(db, passageId, "wishes", (now) => mergedWishes(before, after, now));
+  const data = wishes && (await passageData(db, passageId));
   if (!data) return GONE;
-  await keepWishes(db, passageId, wishes);
-  if (bearsOn(data.wishes, wishes)) await workOutSolved(db, { ...data, wishes });
-  return { ok: true, value: await fingeringsOf(db, passageId) };
+  if (bearsOn(wishes.was, wishes.is)) await workOutSolved(db, data);
+  return { ok: true, value: { wishes: wishes.is, options: await fingeringsOf(db, passageId) } };
 }
 
 /**
@@ -74,24 +81,30 @@ function bearsOn(before: FingeringWishes, after: FingeringWishes): boolean {
   return (["tying", "noThumbOnBlack", "noFourthAndFifth"] as const).some((name) => before[name] !== after[name]);
 }
 
+const Taken = z.record(NoteName, z.enum(["right", "left"])).transform((given) => given as HandsTaken);
+
 export const TakenAsked = z.object({
   passageId: z.uuid(),
-  taken: z.record(NoteName, z.enum(["right", "left"])).transform((given) => given as HandsTaken),
+  /** As the window showed them before the change. */
+  before: Taken,
+  after: Taken,
 });
 
-/** Keeps which notes one hand takes from the other, and works the options out anew about them. */
-export async function shareOut(db: Db, { passageId, taken }: z.infer<typeof TakenAsked>): Promise<Answer<TakenKept>> {
-  const before = await passageById(db, passageId);
-  if (!before) return GONE;
-  await keepTaken(db, passageId, taken);
-  const named = new Set([...Object.keys(before.taken), ...Object.keys(taken)]);
-  const changed = [...named].filter((id) => before.taken[id as keyof HandsTaken] !== taken[id as keyof HandsTaken]);
+/** Keeps which notes one hand takes from the other, as chooseWishes keeps wishes, and works the options out anew about them. */
+export async function shareOut(
+  db: Db,
+  { passageId, before, after }: z.infer<typeof TakenAsked>,
+): Promise<Answer<TakenKept>> {
+  const taken = await changeShared(db, passageId, "taken", (now) => mergedRecord(before, after, now) as HandsTaken);
+  if (!taken) return GONE;
+  const { was, is } = taken;
+  const changed = (Object.keys({ ...was, ...is }) as NoteId[]).filter((id) => was[id] !== is[id]);
   const options = await reworkOptions(db, { passageId }, new Set(changed));
   if (!options.ok) return options;
   const data = await passageData(db, passageId);
   if (!data) return GONE;
   await workOutSolved(db, data);
-  return { ok: true, value: { taken, options: await fingeringsOf(db, passageId) } };
+  return { ok: true, value: { taken: is, options: await fingeringsOf(db, passageId) } };
 }
 
 export const SharedMarkAsked = z.object({ passageId: z.uuid(), noteId: NoteName, marked: z.boolean() });

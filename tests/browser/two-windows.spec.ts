@@ -25,3 +25,27 @@ for (const [choice, finger] of [
     expect(await digitsShown(page)).toEqual(await digitsShown(second));
   });
 }
+
+test("what two windows ask of every fingering is put together, and both hear of it", async ({ page, context }) => {
+  await openOnBench(page, { title: "Two who ask" });
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await engraved(second);
+  const rules = [page, second].map((window) => ({
+    tab: window.getByRole("tab", { name: "Rules" }),
+    black: window.getByRole("checkbox", { name: "No thumb on black keys" }),
+    weak: window.getByRole("checkbox", { name: "Never 4 and 5 one after the other" }),
+  }));
+  for (const { tab } of rules) await tab.click();
+  await rules[0]!.black.check();
+  await kept(page);
+  await expect(rules[1]!.black).not.toBeChecked();
+  await rules[1]!.weak.check();
+  await kept(second);
+  await expect(rules[1]!.black).toBeChecked();
+  await page.reload();
+  await engraved(page);
+  await rules[0]!.tab.click();
+  await expect(rules[0]!.black).toBeChecked();
+  await expect(rules[0]!.weak).toBeChecked();
+});

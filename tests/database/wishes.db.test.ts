@@ -69,25 +69,58 @@ const at = (bar: number, n: number): NoteId => `b${bar}-s1-v1-n${n}` as NoteId;
 describe("what is asked of every fingering", () => {
   it("is kept, and the options of the engine keep to it from then on", async () => {
     const wishes = { ...USUAL_WISHES, tying: "all", noThumbOnBlack: true } as const;
-    expect((await chooseWishes(db, { passageId, wishes })).ok).toBe(true);
-    expect((await data()).wishes).toEqual(wishes);
+    expect((await chooseWishes(db, { passageId, before: USUAL_WISHES, after: wishes })).ok).toBe(true);
+    expect((await data()).wishes).toEqual({ ...wishes, ties: [] });
     const { digits } = await optionA();
     for (let n = 2; n <= 7; n++) expect(digits[at(2, n)]).toBe(digits[at(1, n)]);
     expect(UP.flatMap((p, i) => (p.includes("#") && digits[at(2, i + 1)] === 1 ? [p] : []))).toEqual([]);
-    await chooseWishes(db, { passageId, wishes: USUAL_WISHES });
+    await chooseWishes(db, { passageId, before: wishes, after: USUAL_WISHES });
+    expect((await data()).wishes).toEqual({ ...USUAL_WISHES, ties: [] });
+  });
+
+  it("is put together from two windows: neither loses what the other asked, and both hear of it", async () => {
+    const before = USUAL_WISHES;
+    const tie = { notes: [at(1, 1), at(1, 2)], returns: [[at(2, 1), at(2, 2)]] };
+    const one = { ...before, ties: [tie], sharing: { ...before.sharing, allowed: "marked" } } as const;
+    const two = { ...before, noFourthAndFifth: true };
+    await chooseWishes(db, { passageId, before, after: one });
+    const answer = await chooseWishes(db, { passageId, before, after: two });
+    const both = { ...one, noFourthAndFifth: true };
+    expect(answer).toMatchObject({ ok: true, value: { wishes: both } });
+    expect((await data()).wishes).toEqual(both);
+    const { digits } = await optionA();
+    expect([digits[at(2, 1)], digits[at(2, 2)]]).toEqual([digits[at(1, 1)], digits[at(1, 2)]]);
+    // One of them takes its tie away again.
+    await chooseWishes(db, { passageId, before: both, after: { ...both, ties: [] } });
+    expect((await data()).wishes).toEqual({ ...both, ties: [] });
+    await chooseWishes(db, { passageId, before: both, after: USUAL_WISHES });
+  });
+
+  it("loses nothing when two windows ask at the same moment", async () => {
+    const before = (await data()).wishes;
+    await Promise.all([
+      chooseWishes(db, { passageId, before, after: { ...before, tying: "none" } }),
+      chooseWishes(db, { passageId, before, after: { ...before, noThumbOnBlack: true } }),
+    ]);
+    const after = (await data()).wishes;
+    expect(after).toEqual({ ...before, tying: "none", noThumbOnBlack: true });
+    await chooseWishes(db, { passageId, before: after, after: before });
   });
 
   it("leaves options alone where only the sharing out is asked otherwise", async () => {
     const before = await optionA();
     await chooseWishes(db, {
       passageId,
-      wishes: { ...USUAL_WISHES, sharing: { ...USUAL_WISHES.sharing, allowed: "all" } },
+      before: USUAL_WISHES,
+      after: { ...USUAL_WISHES, sharing: { ...USUAL_WISHES.sharing, allowed: "all" } },
     });
     expect((await optionA()).version).toBe(before.version);
   });
 
   it("is refused for a passage that is gone", async () => {
-    expect(await chooseWishes(db, { passageId: randomUUID(), wishes: USUAL_WISHES })).toMatchObject({ ok: false });
+    expect(
+      await chooseWishes(db, { passageId: randomUUID(), before: USUAL_WISHES, after: USUAL_WISHES }),
+    ).toMatchObject({ ok: false });
     expect(await markShared(db, { passageId: randomUUID(), noteId: at(1, 1), marked: true })).toMatchObject({
       ok: false,
     });
@@ -101,17 +134,23 @@ describe("hands shared out", () => {
     expect((await data()).marked).toEqual([at(1, 1)]);
     await markShared(db, { passageId, noteId: at(1, 1), marked: false });
     expect((await data()).marked).toEqual([]);
-    const answer = await shareOut(db, { passageId, taken: { [at(1, 1)]: "left" } });
+    const answer = await shareOut(db, { passageId, before: {}, after: { [at(1, 1)]: "left" } });
     if (!answer.ok) throw new Error(answer.message);
     expect((await data()).study.passage.taken).toEqual({ [at(1, 1)]: "left" });
     const file = (await exportOption(db, answer.value.options[0]!.id))!;
     expect(new TextDecoder().decode(file.bytes)).toMatch(/left/i);
-    await shareOut(db, { passageId, taken: {} });
+    // Another window, which has not heard of it, gives a second note over; then this one takes its own back.
+    await shareOut(db, { passageId, before: {}, after: { [at(1, 2)]: "left" } });
+    expect((await data()).study.passage.taken).toEqual({ [at(1, 1)]: "left", [at(1, 2)]: "left" });
+    await shareOut(db, { passageId, before: { [at(1, 1)]: "left" }, after: {} });
+    expect((await data()).study.passage.taken).toEqual({ [at(1, 2)]: "left" });
+    await shareOut(db, { passageId, before: { [at(1, 2)]: "left" }, after: {} });
     expect((await data()).study.passage.taken).toEqual({});
   });
 
   it("cannot be given to a hand that is none", async () => {
-    const error = await shareOut(db, { passageId, taken: { [at(1, 1)]: "third" as "left" } }).catch((e: unknown) => e);
+    const after = { [at(1, 1)]: "third" as "left" };
+    const error = await shareOut(db, { passageId, before: {}, after }).catch((e: unknown) => e);
     expect(String((error as { cause?: { constraint_name?: string } }).cause?.constraint_name)).toBe("passage_taken");
   });
 });

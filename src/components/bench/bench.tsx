@@ -7,6 +7,7 @@ import { placeText } from "@/core/passage/place";
 import { handsAsked } from "@/core/passage/passage";
 import type { PassageData } from "@/server/types";
 import { KeepingState } from "../keeping/keeping-state";
+import { worstOf } from "../keeping/outbox";
 import { PlayerStrip } from "../playing/player-strip";
 import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";
@@ -59,9 +60,7 @@ function Title({ bench }: { bench: BenchInHand }) {
   });
   return (
     <PassageTitle data={data}>
-      <KeepingState
-        keeping={[held.keeping, bench.inHand.keeping, planShown.inHand.keeping].find((k) => k !== "kept") ?? "kept"}
-      />
+      <KeepingState keeping={worstOf([held.keeping, bench.inHand.keeping, planShown.inHand.keeping])} />
       <ViewMenu settings={settings} twoHands={handsAsked(data.study.passage).length > 1} onSettings={setSettings} />
       <Button aria-label="Keys" title="Keys (?)" className="w-11 px-0!" onClick={() => showKeys(true)}>
         <KeyboardIcon size={16} aria-hidden />

@@ -61,7 +61,7 @@ export function useBench(given: PassageData) {
     setSettings,
   });
   const lowering = useLowering(inView?.option, wishes, note);
-  const tie = useTie(figures.figures, view.notes, wishes, inHand.setWishes);
+  const tie = useTie(figures.figures, view.notes, inHand);
   const [touched, setTouched] = useState<Chosen["touchedAt"]>(null);
   const [keysShown, showKeys] = useState(false);
   const { extend, clear } = stretch;
@@ -101,12 +101,12 @@ export function useBench(given: PassageData) {
     },
     giveOver(): void {
       const notes = hasStretch ? stretch.notes : note ? [note] : [];
-      const before = view.study.passage.taken ?? {};
+      const before = inHand.taken;
       const after = givenOver(before, notes, sideOf);
       const other = notes[0] && sideOf(notes[0]) === "right" ? "left" : "right";
       void inHand.take(after);
       toast(notes.some((id) => id in after) ? `The ${other} hand takes it.` : "As written again.", {
-        action: { label: "Undo", onClick: () => void inHand.take(before) },
+        action: { label: "Undo", onClick: () => inHand.takeBackTaken({ before, after }) },
       });
     },
   };

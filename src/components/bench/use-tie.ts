@@ -3,10 +3,10 @@
 import { toast } from "sonner";
 import { tieOf, type ChosenTie } from "@/core/figures/chosen";
 import { takesSameFingers, type Figure } from "@/core/figures/figure";
-import type { FingeringWishes } from "@/core/fingering/wishes";
 import type { Note, NoteId } from "@/core/passage/note";
 import { placeText } from "@/core/passage/place";
 import { fingeringWorker } from "@/worker/clients";
+import type { WishesInHand } from "../build/use-wishes";
 
 export interface TieInHand {
   /** The tie that holds a note, if any. */
@@ -19,15 +19,15 @@ export interface TieInHand {
 export function useTie(
   figures: readonly Figure[] | null,
   notes: readonly Note[],
-  wishes: FingeringWishes,
-  setWishes: (wishes: FingeringWishes) => void,
+  { wishes, setWishes, takeBackWishes }: Pick<WishesInHand, "wishes" | "setWishes" | "takeBackWishes">,
 ): TieInHand {
   const ties = wishes.ties ?? [];
   const tieWith = (note: NoteId): ChosenTie | undefined =>
     ties.find((tie) => tie.notes.includes(note) || tie.returns.some((r) => r.includes(note)));
   const set = (after: readonly ChosenTie[], words: string): void => {
-    setWishes({ ...wishes, ties: after });
-    toast(words, { action: { label: "Undo", onClick: () => setWishes({ ...wishes, ties }) } });
+    const change = { before: wishes, after: { ...wishes, ties: after } };
+    setWishes(change.after);
+    toast(words, { action: { label: "Undo", onClick: () => takeBackWishes(change) } });
   };
   const tie = (figure: Figure | null): void => {
     const returns = figure?.returns.filter(takesSameFingers) ?? [];

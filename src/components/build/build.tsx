@@ -37,7 +37,7 @@ interface Props {
 /** How the passage is built, and what is asked of every fingering of it. */
 export function Build({ study, option, positions, figures, inHand, notes, note, onGo }: Props) {
   const [tab, setTab] = useQueryState("build", parseAsStringLiteral(TABS).withDefault("positions"));
-  const { wishes, marked, setWishes, mark, take } = inHand;
+  const { wishes, marked, taken, setWishes, mark, take } = inHand;
   const { pins, ruledOut } = option;
   const conflicts = useMemo(
     () => conflictsOf(study, { pins, ruledOut, noThumbOnBlack: wishes.noThumbOnBlack }).map((c) => c.words),
@@ -75,7 +75,7 @@ export function Build({ study, option, positions, figures, inHand, notes, note, 
           sharing={wishes.sharing}
           marked={marked}
           note={note}
-          taken={study.passage.taken ?? {}}
+          taken={taken}
           onSharing={(sharing) => setWishes({ ...wishes, sharing })}
           onMark={mark}
           onTaken={take}

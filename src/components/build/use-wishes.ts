@@ -2,32 +2,33 @@
 
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { toast } from "sonner";
-import type { FingeringWishes } from "@/core/fingering/wishes";
+import { mergedWishes, type FingeringWishes } from "@/core/fingering/wishes";
+import { mergedRecord } from "@/core/merge";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import { allowOtherHand, giveHands, wish } from "@/server/actions";
 import type { Answer, OptionData, PassageData } from "@/server/types";
-import { outbox, type Keeping } from "../keeping/outbox";
+import { outbox, worstOf, type Keeping } from "../keeping/outbox";
 import { pendingIn } from "../keeping/pending";
+import { useShared, type Change } from "../keeping/use-shared";
 
 export interface WishesInHand {
   readonly wishes: FingeringWishes;
   readonly marked: readonly NoteId[];
+  readonly taken: HandsTaken;
   readonly keeping: Keeping;
   setWishes(wishes: FingeringWishes): void;
   mark(note: NoteId, marked: boolean): void;
   take(taken: HandsTaken): Promise<void>;
+  /** Takes back a change of what is asked, or of what one hand takes; what was changed after it stays. */
+  takeBackWishes(change: Change<FingeringWishes>): void;
+  takeBackTaken(change: Change<HandsTaken>): void;
 }
 
-/** Something asked of the passage, on its way; the newest of a kind counts. */
-type Asked =
-  | { readonly id: "wishes"; readonly wishes: FingeringWishes }
-  | { readonly id: "taken"; readonly taken: HandsTaken }
-  | { readonly id: string; readonly noteId: NoteId; readonly marked: boolean };
+type OnOptions = (options: readonly OptionData[]) => void;
 
 /**
- * What is asked of every fingering of a passage: shown at once, kept in the background, options worked out anew. What was
- * on its way when the page was last closed is sent again.
+ * What is asked of every fingering of a passage: shown at once, kept in the background, options worked out anew.
  * @param wishes as shown, and `show` to show others
  * @param onOptions told what the options have become
  */
@@ -35,56 +36,88 @@ export function usePassageWishes(
   data: PassageData,
   wishes: FingeringWishes,
   show: (wishes: FingeringWishes) => void,
-  onOptions: (options: readonly OptionData[]) => void,
+  onOptions: OnOptions,
 ): WishesInHand {
-  const [marked, setMarked] = useState(data.marked);
-  const [keeping, setKeeping] = useState<Keeping>("kept");
   const { id: passageId } = data;
-  const pending = useMemo(() => pendingIn<Asked>(`wishes ${passageId}`), [passageId]);
-  const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
-
-  const send = useCallback(
-    (asked: Asked): Promise<void> => {
-      pending.put(asked);
-      box.send(async () => {
-        const answer = await sent(passageId, asked);
-        pending.remove(asked.id);
-        if (!answer.ok) toast.error(answer.message);
-        else if (answer.value) onOptions(answer.value);
-      });
-      return box.settled();
+  const keepWishes = useCallback(
+    async (change: Change<FingeringWishes>): Promise<Answer<FingeringWishes>> => {
+      const answer = await wish({ passageId, ...change });
+      if (!answer.ok) return answer;
+      onOptions(answer.value.options);
+      return { ok: true, value: answer.value.wishes };
     },
-    [box, pending, passageId, onOptions],
+    [passageId, onOptions],
   );
-  useEffect(() => {
-    for (const asked of pending.all()) {
-      if ("wishes" in asked) show(asked.wishes);
-      void send(asked);
-    }
-  }, [pending, send, show]);
-
-  const setWishes = useCallback(
-    (next: FingeringWishes) => {
-      show(next);
-      void send({ id: "wishes", wishes: next });
-    },
-    [send, show],
-  );
-  const mark = useCallback(
-    (noteId: NoteId, isMarked: boolean) => {
-      setMarked((before) => (isMarked ? [...before, noteId] : before.filter((id) => id !== noteId)));
-      void send({ id: `mark ${noteId}`, noteId, marked: isMarked });
-    },
-    [send],
-  );
-  const take = useCallback((taken: HandsTaken) => send({ id: "taken", taken }), [send]);
-  return { wishes, marked, keeping, setWishes, mark, take };
+  const shared = useShared({
+    place: `wishes ${passageId}`,
+    given: data.wishes,
+    show,
+    merge: mergedWishes,
+    keep: keepWishes,
+  });
+  const marks = useMarkedNotes(data);
+  const hands = useHandsTaken(data, onOptions);
+  const { set, takeBack } = shared;
+  return {
+    wishes,
+    marked: marks.marked,
+    taken: hands.taken,
+    keeping: worstOf([shared.keeping, marks.keeping, hands.keeping]),
+    setWishes: useCallback((next: FingeringWishes) => void set(next), [set]),
+    mark: marks.mark,
+    take: hands.set,
+    takeBackWishes: useCallback((change) => void takeBack(change), [takeBack]),
+    takeBackTaken: hands.takeBack,
+  };
 }
 
-/** Asks the server; gives back what the options have become, or nothing where they stay. */
-async function sent(passageId: string, asked: Asked): Promise<Answer<readonly OptionData[] | null>> {
-  if ("wishes" in asked) return wish({ passageId, wishes: asked.wishes });
-  if ("noteId" in asked) return allowOtherHand({ passageId, noteId: asked.noteId, marked: asked.marked });
-  const answer = await giveHands({ passageId, taken: asked.taken });
-  return answer.ok ? { ok: true, value: answer.value.options } : answer;
+const mergedTaken = (before: HandsTaken, mine: HandsTaken, theirs: HandsTaken): HandsTaken =>
+  mergedRecord(before, mine, theirs) as HandsTaken;
+
+/** Which notes one hand takes from the other. */
+function useHandsTaken({ id: passageId, study }: PassageData, onOptions: OnOptions) {
+  const given = useMemo(() => study.passage.taken ?? {}, [study]);
+  const [taken, show] = useState<HandsTaken>(given);
+  const keep = useCallback(
+    async (change: Change<HandsTaken>): Promise<Answer<HandsTaken>> => {
+      const answer = await giveHands({ passageId, ...change });
+      if (!answer.ok) return answer;
+      onOptions(answer.value.options);
+      return { ok: true, value: answer.value.taken };
+    },
+    [passageId, onOptions],
+  );
+  const shared = useShared({ place: `taken ${passageId}`, given, show, merge: mergedTaken, keep });
+  return { taken, ...shared };
+}
+
+interface Marking {
+  readonly id: string;
+  readonly noteId: NoteId;
+  readonly marked: boolean;
+}
+
+/** Notes that the other hand may take, each marked on its own. */
+function useMarkedNotes({ id: passageId, marked: given }: PassageData) {
+  const [marked, setMarked] = useState(given);
+  const [keeping, setKeeping] = useState<Keeping>("kept");
+  const pending = useMemo(() => pendingIn<Marking>(`marked ${passageId}`), [passageId]);
+  const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
+  const mark = useCallback(
+    (noteId: NoteId, isMarked: boolean) => {
+      setMarked((before) => (isMarked ? [...new Set([...before, noteId])] : before.filter((id) => id !== noteId)));
+      pending.put({ id: noteId, noteId, marked: isMarked });
+      box.send(async () => {
+        const answer = await allowOtherHand({ passageId, noteId, marked: isMarked });
+        pending.remove(noteId);
+        if (!answer.ok) toast.error(answer.message);
+      });
+    },
+    [box, pending, passageId],
+  );
+  useEffect(() => {
+    const left = pending.all();
+    queueMicrotask(() => left.forEach((asked) => mark(asked.noteId, asked.marked)));
+  }, [pending, mark]);
+  return { marked, keeping, mark };
 }

@@ -1,6 +1,11 @@
 /** How the page stands with the server. */
 export type Keeping = "kept" | "keeping" | "waiting";
 
+/** How the page stands with the server where several things are kept, each on its own: as the one that is worst off. */
+export function worstOf(all: readonly Keeping[]): Keeping {
+  return all.find((one) => one === "waiting") ?? all.find((one) => one === "keeping") ?? "kept";
+}
+
 export interface Outbox {
   /** Adds a change; changes are sent one after another, each again until the server has answered. */
   send(change: () => Promise<void>): void;

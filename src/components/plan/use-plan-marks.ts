@@ -1,11 +1,11 @@
 "use client";
 
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useState } from "react";
 import { toast } from "sonner";
-import type { PlanMarks } from "@/core/motion/plan-marks";
+import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
 import { keepPlan } from "@/server/actions";
-import { outbox, type Keeping } from "../keeping/outbox";
-import { pendingIn } from "../keeping/pending";
+import type { Keeping } from "../keeping/outbox";
+import { useShared, type Change } from "../keeping/use-shared";
 
 export interface PlanMarksInHand {
   readonly marks: PlanMarks;
@@ -15,55 +15,20 @@ export interface PlanMarksInHand {
   setWithUndo(marks: PlanMarks, notice: string): void;
 }
 
-interface Asked {
-  readonly id: "plan";
-  /** As they were before the first change that is not kept yet. */
-  readonly before: PlanMarks;
-  readonly planMarks: PlanMarks;
-}
-
-/** What the player makes of the plan: shown at once, kept in the background, sent again when the page was closed on the way. */
+/** What the player makes of the plan of a passage. */
 export function usePlanMarks(passageId: string, given: PlanMarks): PlanMarksInHand {
   const [marks, show] = useState(given);
-  // The newest, for changes made from a notice that was shown before others.
-  const newest = useRef(given);
-  const [keeping, setKeeping] = useState<Keeping>("kept");
-  const pending = useMemo(() => pendingIn<Asked>(`plan ${passageId}`), [passageId]);
-  const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
-  const send = useCallback(
-    (asked: Asked) => {
-      pending.put(asked);
-      box.send(async () => {
-        const { before, planMarks } = asked;
-        const answer = await keepPlan({ passageId, before, planMarks });
-        pending.remove(asked.id);
-        if (!answer.ok) toast.error(answer.message);
-      });
-    },
-    [box, pending, passageId],
-  );
-  useEffect(() => {
-    for (const asked of pending.all()) {
-      newest.current = asked.planMarks;
-      queueMicrotask(() => show(asked.planMarks));
-      send(asked);
-    }
-  }, [pending, send]);
-  const setMarks = useCallback(
-    (planMarks: PlanMarks) => {
-      const before = pending.all()[0]?.before ?? newest.current;
-      newest.current = planMarks;
-      show(planMarks);
-      send({ id: "plan", before, planMarks });
-    },
-    [send, pending],
-  );
+  const keep = useCallback((change: Change<PlanMarks>) => keepPlan({ passageId, ...change }), [passageId]);
+  const shared = useShared<PlanMarks>({ place: `plan ${passageId}`, given, show, merge: mergedMarks, keep });
+  const { set, takeBack } = shared;
+  const setMarks = useCallback((next: PlanMarks) => void set(next), [set]);
   const setWithUndo = useCallback(
     (next: PlanMarks, notice: string) => {
-      setMarks(next);
-      toast(notice, { action: { label: "Undo", onClick: () => setMarks(marks) } });
+      void set(next);
+      const undo = (): void => void takeBack({ before: marks, after: next });
+      toast(notice, { action: { label: "Undo", onClick: undo } });
     },
-    [marks, setMarks],
+    [marks, set, takeBack],
   );
-  return { marks, keeping, setMarks, setWithUndo };
+  return { marks, keeping: shared.keeping, setMarks, setWithUndo };
 }

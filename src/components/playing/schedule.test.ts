@@ -1,6 +1,6 @@
 import type { Sound } from "@/core/fingering/sounding";
 import { pitch } from "@/core/keyboard/pitch";
-import { beatsOf, scheduleOf, stepAt } from "./schedule";
+import { beatsOf, placeWithin, scheduleOf, stepAt } from "./schedule";
 
 const sound = (at: number, key: number, length = 1): Sound => ({ notes: [], key: pitch(key), at, length, load: 0.5 });
 const SOUNDS = [sound(0, 60), sound(1, 62), sound(2, 64, 4), sound(3, 65)];
@@ -50,5 +50,13 @@ describe("what is heard when", () => {
 
   it("knows the step that a moment belongs to", () => {
     expect([-1, 0, 0.9, 1, 5].map((moment) => stepAt([0, 1, 2], moment))).toEqual([0, 0, 0, 1, 2]);
+  });
+
+  it("never stands past the end of what is played, however late the clock turns back", () => {
+    const played = { start: 1, end: 3 };
+    const places = (loop: boolean) => [0.5, 2.9, 3, 3.25, 7.5].map((at) => placeWithin(played, at, loop));
+    expect(places(true)).toEqual([0.5, 2.9, 1, 1.25, 1.5]);
+    expect(places(false).every((at) => at < 3)).toBe(true);
+    expect(stepAt([0, 1, 3], placeWithin(played, 3.25, false))).toBe(1);
   });
 });

@@ -74,6 +74,19 @@ export function beatsOf(bars: readonly number[], step: number, end: number): rea
   });
 }
 
+/** So near the end of what is played, in quarter notes, that it counts as the end. */
+const AT_END = 1e-4;
+
+/**
+ * Where playing stands within what is played: a loudspeaker's clock may run a little past the end before it stops or
+ * begins again, and what lies there is not played.
+ * @param position quarter notes since playing began, 0 or more
+ */
+export function placeWithin({ start, end }: Pick<Schedule, "start" | "end">, position: number, loop: boolean): number {
+  if (position < end - AT_END) return position;
+  return loop && end > start ? start + ((position - start) % (end - start)) : end - AT_END;
+}
+
 /** Place of the last step that has begun by a moment; 0 before the first. */
 export function stepAt(times: readonly number[], moment: number): number {
   let at = 0;

@@ -1,4 +1,4 @@
-import type { Schedule } from "./schedule";
+import { placeWithin, type Schedule } from "./schedule";
 
 /** Something that plays a schedule and tells how far it has come. */
 export interface Playing {
@@ -61,7 +61,10 @@ export async function startPlaying(
     setTempo: (next) => {
       transport.bpm.value = next;
     },
-    position: () => Math.max(0, transport.getTicksAtTime(Tone.immediate()) / transport.PPQ),
+    position: () => {
+      const quarters = transport.getTicksAtTime(Tone.immediate()) / transport.PPQ;
+      return placeWithin(schedule, Math.max(0, quarters), loop);
+    },
     stop() {
       transport.stop().cancel(0);
       piano.releaseAll();

@@ -1,3 +1,4 @@
+import { mergedList, mergedValue } from "../merge";
 import type { ChosenTie } from "../figures/chosen";
 import type { Tying } from "../figures/tying";
 import type { SharingWishes } from "./sharing/wishes";
@@ -19,3 +20,23 @@ export const USUAL_WISHES: FingeringWishes = {
   noFourthAndFifth: false,
   sharing: { allowed: "none", easier: "even", crossing: false },
 };
+
+/** Wishes changed in two windows put together, as in core/merge; ties are told apart by what they tie. */
+export function mergedWishes(
+  before: FingeringWishes,
+  mine: FingeringWishes,
+  theirs: FingeringWishes,
+): Required<FingeringWishes> {
+  const merged = <T>(of: (wishes: FingeringWishes) => T): T => mergedValue(of(before), of(mine), of(theirs));
+  return {
+    tying: merged((wishes) => wishes.tying),
+    ties: mergedList(before.ties ?? [], mine.ties ?? [], theirs.ties ?? []),
+    noThumbOnBlack: merged((wishes) => wishes.noThumbOnBlack),
+    noFourthAndFifth: merged((wishes) => wishes.noFourthAndFifth),
+    sharing: {
+      allowed: merged(({ sharing }) => sharing.allowed),
+      easier: merged(({ sharing }) => sharing.easier),
+      crossing: merged(({ sharing }) => sharing.crossing),
+    },
+  };
+}

@@ -1,3 +1,4 @@
+import { mergedList, mergedRecord, mergedValue } from "../merge";
 import type { NoteId } from "../passage/note";
 import type { Tune } from "../passage/passage";
 import type { Study } from "../fingering/study";
@@ -117,31 +118,18 @@ export function renamedMarks(marks: PlanMarks, rename: (note: NoteId) => NoteId 
 }
 
 /**
- * Marks changed in two windows put together: what one window changed from where it began counts, and everything else
- * stays as the other left it. Signs are told apart by their names, touches by their notes.
- * @param before where the window began, as it was shown there
+ * Marks changed in two windows put together, as in core/merge. Signs are told apart by their names, touches by their
+ * notes.
  */
 export function mergedMarks(before: PlanMarks, mine: PlanMarks, theirs: PlanMarks): PlanMarks {
-  const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-  const named = (marks: PlanMarks): Readonly<Record<string, OwnSign>> =>
-    Object.fromEntries(marks.signs.map((sign) => [sign.id, sign]));
-  const records = <T>(of: (marks: PlanMarks) => Readonly<Record<string, T>>): Record<string, T> => {
-    const [was, is, there] = [of(before), of(mine), of(theirs)];
-    const kept = Object.entries(there).filter(([key]) => key in is || !(key in was));
-    const changed = Object.entries(is).filter(([key, value]) => !same(value, was[key]));
-    return Object.fromEntries([...kept, ...changed]);
-  };
-  const lists = <T>(of: (marks: PlanMarks) => readonly T[]): readonly T[] => {
-    const [was, is] = [of(before), of(mine)];
-    const kept = of(theirs).filter((each) => is.includes(each) || !was.includes(each));
-    return [...kept, ...is.filter((each) => !was.includes(each) && !kept.includes(each))];
-  };
+  const named = ({ signs }: PlanMarks): Readonly<Record<string, OwnSign>> =>
+    Object.fromEntries(signs.map((sign) => [sign.id, sign]));
   return {
-    signs: Object.values(records(named)),
-    hidden: lists((marks) => marks.hidden),
-    touches: records((marks) => marks.touches as Readonly<Record<string, TouchMark>>) as PlanMarks["touches"],
-    watched: lists((marks) => marks.watched),
-    tune: same(before.tune, mine.tune) ? theirs.tune : mine.tune,
-    school: before.school === mine.school ? theirs.school : mine.school,
+    signs: Object.values(mergedRecord(named(before), named(mine), named(theirs))),
+    hidden: mergedList(before.hidden, mine.hidden, theirs.hidden),
+    touches: mergedRecord<TouchMark>(before.touches, mine.touches, theirs.touches),
+    watched: mergedList(before.watched, mine.watched, theirs.watched),
+    tune: mergedValue(before.tune, mine.tune, theirs.tune),
+    school: mergedValue(before.school, mine.school, theirs.school),
   };
 }

@@ -1,6 +1,5 @@
 import { and, asc, eq } from "drizzle-orm";
-import type { FingeringWishes } from "@/core/fingering/wishes";
-import { renamedMarks, type PlanMarks } from "@/core/motion/plan-marks";
+import { renamedMarks } from "@/core/motion/plan-marks";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
@@ -51,16 +50,30 @@ export async function keepSharedMark(db: Db, passageId: string, noteId: string, 
   else await db.delete(noteMark).where(same);
 }
 
-export async function keepPlanMarks(db: Db, passageId: string, planMarks: PlanMarks): Promise<void> {
-  await db.update(passage).set({ planMarks }).where(eq(passage.id, passageId));
-}
+/** What a passage holds whole, and several windows may change at once. */
+type Shared = Pick<typeof passage.$inferSelect, "planMarks" | "wishes" | "taken">;
 
-export async function keepWishes(db: Db, passageId: string, wishes: FingeringWishes): Promise<void> {
-  await db.update(passage).set({ wishes }).where(eq(passage.id, passageId));
-}
-
-export async function keepTaken(db: Db, passageId: string, taken: HandsTaken): Promise<void> {
-  await db.update(passage).set({ taken }).where(eq(passage.id, passageId));
+/**
+ * Gives one of these the state that follows from the one it has, in one step, so that no other change comes between.
+ * @returns what it was and what it is; null where the passage is gone
+ */
+export async function changeShared<K extends keyof Shared>(
+  db: Db,
+  passageId: string,
+  what: K,
+  next: (now: Shared[K]) => Shared[K],
+): Promise<{ readonly was: Shared[K]; readonly is: Shared[K] } | null> {
+  return db.transaction(async (tx) => {
+    const [found] = await tx.select().from(passage).where(eq(passage.id, passageId)).for("update");
+    if (!found) return null;
+    const was: Shared[K] = found[what];
+    const is = next(was);
+    await tx
+      .update(passage)
+      .set({ [what]: is })
+      .where(eq(passage.id, passageId));
+    return { was, is };
+  });
 }
 
 /** What was decided, oldest first. */

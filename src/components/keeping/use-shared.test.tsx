@@ -1,0 +1,127 @@
+import { act, renderHook, waitFor } from "@testing-library/react";
+import { useState } from "react";
+import { mergedRecord } from "@/core/merge";
+import type { Answer } from "@/server/types";
+import { useShared, type Change } from "./use-shared";
+
+jest.mock("sonner", () => ({ toast: { error: jest.fn() } }));
+
+type Record = Readonly<{ [name: string]: number }>;
+
+/** A server that holds one value, answers only when told to, and may be out of reach. */
+function serverWith(value: Record) {
+  const waiting: (() => void)[] = [];
+  const server = {
+    value,
+    reached: true,
+    asked: [] as Change<Record>[],
+    keep: (change: Change<Record>) =>
+      new Promise<Answer<Record>>((resolve, reject) => {
+        server.asked.push(change);
+        waiting.push(() => {
+          if (!server.reached) return reject(new Error("no connection"));
+          server.value = mergedRecord(change.before, change.after, server.value);
+          resolve({ ok: true, value: server.value });
+        });
+      }),
+    /** Answers what it was asked first; a page may be on the way to asking. */
+    answer: () =>
+      act(async () => {
+        for (let turn = 0; turn < 20 && waiting.length === 0; turn++) await Promise.resolve();
+        waiting.shift()?.();
+      }),
+  };
+  return server;
+}
+
+function opened(server: ReturnType<typeof serverWith>, given: Record = server.value) {
+  return renderHook(
+    ({ now }: { now: Record }) => {
+      const [value, show] = useState(now);
+      const { keep } = server;
+      return { value, ...useShared<Record>({ place: "a value", given: now, show, merge: mergedRecord, keep }) };
+    },
+    { initialProps: { now: given } },
+  );
+}
+
+beforeEach(() => localStorage.clear());
+
+describe("a value that several windows may change", () => {
+  it("is shown at once, and what another window made of it comes with the answer", async () => {
+    const server = serverWith({ a: 1 });
+    const { result } = opened(server);
+    server.value = { a: 1, theirs: 5 };
+    act(() => void result.current.set({ a: 2 }));
+    expect(result.current.value).toEqual({ a: 2 });
+    expect(result.current.keeping).toBe("keeping");
+    await server.answer();
+    expect(result.current.value).toEqual({ a: 2, theirs: 5 });
+    expect(server.value).toEqual({ a: 2, theirs: 5 });
+    await waitFor(() => expect(result.current.keeping).toBe("kept"));
+  });
+
+  it("does not bring back what was added and taken away before the first answer", async () => {
+    const server = serverWith({});
+    const { result } = opened(server);
+    act(() => void result.current.set({ added: 1 }));
+    act(() => void result.current.set({}));
+    await server.answer();
+    await server.answer();
+    expect(server.value).toEqual({});
+    expect(result.current.value).toEqual({});
+  });
+
+  it("is sent again when the page was closed on the way, on what it was made of", async () => {
+    const server = serverWith({ a: 1, b: 1 });
+    const first = opened(server);
+    act(() => void first.result.current.set({ a: 2, b: 1 }));
+    first.unmount();
+    server.value = { a: 1, b: 9 };
+    const again = opened(server, { a: 1, b: 9 });
+    await waitFor(() => expect(server.asked).toHaveLength(2));
+    expect(server.asked[1]).toEqual({ before: { a: 1, b: 1 }, after: { a: 2, b: 1 } });
+    await server.answer();
+    await server.answer();
+    expect(again.result.current.value).toEqual({ a: 2, b: 9 });
+    expect(localStorage.length).toBe(0);
+  });
+
+  it("takes one change back and leaves what came after it", async () => {
+    const server = serverWith({ a: 1 });
+    const { result } = opened(server);
+    const change = { before: { a: 1 }, after: { a: 2 } };
+    act(() => void result.current.set(change.after));
+    act(() => void result.current.set({ ...change.after, later: 3 }));
+    act(() => void result.current.takeBack(change));
+    expect(result.current.value).toEqual({ a: 1, later: 3 });
+    await server.answer();
+    await server.answer();
+    expect(server.value).toEqual({ a: 1, later: 3 });
+  });
+
+  it("follows a page made new, but not over what is still on its way", async () => {
+    const server = serverWith({ a: 1 });
+    const { result, rerender } = opened(server);
+    rerender({ now: { a: 7 } });
+    await waitFor(() => expect(result.current.value).toEqual({ a: 7 }));
+    act(() => void result.current.set({ a: 8 }));
+    rerender({ now: { a: 9 } });
+    await act(async () => undefined);
+    expect(result.current.value).toEqual({ a: 8 });
+  });
+
+  it("waits for a server out of reach and then sends the newest", async () => {
+    const server = serverWith({ a: 1 });
+    const { result } = opened(server);
+    server.reached = false;
+    act(() => void result.current.set({ a: 2 }));
+    await server.answer();
+    await waitFor(() => expect(result.current.keeping).toBe("waiting"));
+    act(() => void result.current.set({ a: 3 }));
+    server.reached = true;
+    await waitFor(() => expect(server.asked).toHaveLength(2));
+    await server.answer();
+    expect(server.value).toEqual({ a: 3 });
+  });
+});
