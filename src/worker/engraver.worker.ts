@@ -6,12 +6,19 @@ import { readScore } from "@/formats/musicxml/open";
 import { pianoPart } from "@/formats/musicxml/score";
 import { writeEntry } from "@/formats/musicxml/write-entry";
 import { engraverOptions, type Engraver } from "./engraver";
+import { WARM_UP, WARM_UP_ASKED } from "./warm-up";
 
 /** Starts once, early: the first engraving waits for it. */
 const ready = createModule().then((module) => new VerovioToolkit(module));
 
+/** ms without anything asked, after which music for nobody is engraved: the engraver's first drawing takes longest. */
+const IDLE = 250;
+
+const state = { isAsked: false };
+
 const engraver: Engraver = {
   async engrave(asked) {
+    state.isAsked = true;
     const toolkit = await ready;
     toolkit.setOptions(engraverOptions(asked));
     toolkit.resetXmlIdSeed(1);
@@ -26,5 +33,11 @@ const engraver: Engraver = {
     return engraver.engrave({ ...asked, music });
   },
 };
+
+void ready.then(() =>
+  setTimeout(() => {
+    if (!state.isAsked) void engraver.engraveEntry(WARM_UP, WARM_UP_ASKED);
+  }, IDLE),
+);
 
 expose(engraver);

@@ -20,6 +20,12 @@ function drawings(): UseStore | null {
   return store.opened;
 }
 
+/** Opens what is kept ahead of the first look, for opening takes longer than looking. */
+export function readyKeptEngravings(): void {
+  const opened = drawings();
+  if (opened) void get("nothing", opened).catch(() => null);
+}
+
 function keyOf({ music, width, scale, rows }: EngravingAsked): string {
   return [ENGRAVING_STYLE, width, scale, rows, music].join("|");
 }

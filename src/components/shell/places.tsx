@@ -5,6 +5,7 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect } from "react";
 import { engraver, fingeringWorker } from "@/worker/clients";
+import { readyKeptEngravings } from "../score/kept-engravings";
 import { THEME_KEY } from "./theme";
 
 const PLACES = [
@@ -24,6 +25,7 @@ export function Places() {
   useEffect(() => {
     engraver();
     fingeringWorker();
+    readyKeptEngravings();
     const soon = setTimeout(() => void import("../bench/bench"), SETTLED);
     return () => clearTimeout(soon);
   }, []);
