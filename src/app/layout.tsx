@@ -22,7 +22,7 @@ export default function Layout({ children }: { children: React.ReactNode }) {
       <body className="min-h-dvh">
         <NuqsAdapter>
           <Places />
-          <main className="mx-auto max-w-[1400px] px-6 pb-8">{children}</main>
+          <main className="mx-auto max-w-[1400px] px-6 pb-8 print:px-0 print:pb-0">{children}</main>
         </NuqsAdapter>
         <Toaster
           position="bottom-center"

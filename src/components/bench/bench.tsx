@@ -11,6 +11,7 @@ import { worstOf } from "../keeping/outbox";
 import { PlayerStrip } from "../playing/player-strip";
 import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";
+import { OnPaper } from "./on-paper";
 import { BenchAside } from "./bench-aside";
 import { PlanMotion } from "../plan/plan-motion";
 import { KeyboardView, keyRange } from "./keyboard-view";
@@ -31,9 +32,11 @@ export function Bench({ data }: { data: PassageData }) {
   return (
     <div>
       <Title bench={bench} />
-      <div className="grid gap-6 lg:grid-cols-[1fr_19rem]">
+      <div className="grid gap-6 lg:grid-cols-[1fr_19rem] print:block">
         <Desk bench={bench} />
-        <BenchAside bench={bench} />
+        <div className="print:hidden">
+          <BenchAside bench={bench} />
+        </div>
       </div>
       {held.outdated && (
         <OutdatedDialog outdated={held.outdated} notes={view.asked} onTheirs={held.keepTheirs} onMine={held.keepMine} />
@@ -115,8 +118,9 @@ function Desk({ bench }: { bench: BenchInHand }) {
       <p aria-live="polite" className="sr-only">
         {step && shown && hearing === null && stepText(step, view.study.passage, shown.option.digits)}
       </p>
+      <OnPaper bench={bench} />
       {shown && step && (
-        <div className="sticky bottom-0 z-20 border-t border-hairline bg-paper pt-1">
+        <div className="sticky bottom-0 z-20 border-t border-hairline bg-paper pt-1 print:hidden">
           <Controls bench={bench} place={place} />
           <Hands bench={bench} showing={showing} place={place} />
         </div>

@@ -25,7 +25,7 @@ export function PassageTitle({
           {pedal && ", with pedal"}
         </p>
       </div>
-      <div className="ml-auto flex flex-wrap items-center gap-3">{children}</div>
+      <div className="ml-auto flex flex-wrap items-center gap-3 print:hidden">{children}</div>
     </div>
   );
 }

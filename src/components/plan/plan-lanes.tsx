@@ -1,7 +1,7 @@
 import { memo } from "react";
 import type { NoteId } from "@/core/passage/note";
 import type { LinePlaces } from "../score/places";
-import type { LaneId, LaneSeries } from "./lanes";
+import type { LaneId, LaneLimit, LaneSeries } from "./lanes";
 
 /** A lane as it is drawn under a line of music: one series a hand. */
 export interface DrawnLane {
@@ -20,9 +20,9 @@ interface Props {
 }
 
 /** px of a lane for one hand. */
-const HEIGHT = 34;
+const HEIGHT = 44;
 /** px kept free over and under its line. */
-const MARGIN = 5;
+const MARGIN = 6;
 
 /** The lanes of the hand plan under a line of music, aligned to its onsets: quiet lines, with the player's limits. */
 export const PlanLanes = memo(function PlanLanes({ places, lanes, selected, onSelect, onFold }: Props) {
@@ -75,19 +75,17 @@ function Hand({ places, lane, side, series, two, selected, onSelect }: HandProps
       data-lane={lane.id}
     >
       <line x1={0} x2={places.width} y1={y(0)} y2={y(0)} stroke="var(--hairline)" />
-      {limits.map(({ at, words }) => (
-        <g key={words}>
-          <line
-            x1={0}
-            x2={places.width}
-            y1={y(at)}
-            y2={y(at)}
-            stroke="var(--ink-soft)"
-            strokeWidth={0.7}
-            strokeDasharray="1 4"
-          />
-          <title>{words}</title>
-        </g>
+      {limits.map((limit) => (
+        <Limit key={limit.words} {...limit} y={y(limit.at)} width={places.width} />
+      ))}
+      {(["least", "most"] as const).map((end) => (
+        <path
+          key={end}
+          data-room={end}
+          d={line(shown.flatMap((p) => (p.room ? [{ x: p.x, y: y(p.room[end]) }] : [])))}
+          fill="none"
+          {...LIMIT_LOOK}
+        />
       ))}
       {lane.kind === "line" && <path d={path} fill="none" stroke="var(--ink)" strokeWidth={1.1} />}
       {shown.map((p, i) => (
@@ -98,6 +96,7 @@ function Hand({ places, lane, side, series, two, selected, onSelect }: HandProps
             y={0}
             width={18}
             height={HEIGHT}
+            className="print:hidden"
             fill={selected === p.note ? "var(--velvet)" : "transparent"}
             opacity={selected === p.note ? 0.12 : 1}
           />
@@ -139,6 +138,32 @@ function Hand({ places, lane, side, series, two, selected, onSelect }: HandProps
         </text>
       )}
     </svg>
+  );
+}
+
+/** Limits are dotted, whatever they limit. */
+const LIMIT_LOOK = { stroke: "var(--ink-soft)", strokeWidth: 0.8, strokeDasharray: "1 3.5" };
+
+/** A limit of the player with its figure at the end of the line, where no note stands. */
+function Limit({ figure, words, y, width }: LaneLimit & { readonly y: number; readonly width: number }) {
+  return (
+    <g data-limit={figure}>
+      <line x1={0} x2={width} y1={y} y2={y} {...LIMIT_LOOK} />
+      <text
+        x={width}
+        y={y < HEIGHT / 2 ? y + 9 : y - 3}
+        textAnchor="end"
+        fontSize={9}
+        fill="var(--ink-soft)"
+        stroke="var(--paper)"
+        strokeWidth={3}
+        paintOrder="stroke"
+        fontFamily="var(--font-sans)"
+      >
+        {figure}
+      </text>
+      <title>{words}</title>
+    </g>
   );
 }
 

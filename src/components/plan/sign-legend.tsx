@@ -1,11 +1,11 @@
 import { SIGNS } from "@/core/motion/signs";
 import { SignDrawing } from "./sign-drawing";
 
-/** The key of the signs. */
-export function SignLegend() {
+/** The key of the signs: of all, or of some. */
+export function SignLegend({ signs = SIGNS }: { signs?: typeof SIGNS }) {
   return (
     <dl className="grid grid-cols-2 gap-x-3 gap-y-0.5 text-xs" aria-label="Key of the signs">
-      {SIGNS.map(({ id, words }) => (
+      {signs.map(({ id, words }) => (
         <div key={id} className="flex items-center gap-1.5">
           <dt>
             <svg width={20} height={18} viewBox="-10 -9 20 18" aria-hidden>

@@ -45,7 +45,7 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
   const line = useRef<HTMLDivElement>(null);
   useKeptInView(line, chosen);
   return (
-    <div ref={line} className="scroll-mt-2 scroll-mb-(--covered-below)">
+    <div ref={line} className="scroll-mt-2 scroll-mb-(--covered-below) print:break-inside-avoid">
       <div className="relative" style={roomFor(places, plan)} onClick={choose}>
         <Engraved svg={svg} onDrawn={measure} />
         {places && (
@@ -138,5 +138,5 @@ const Engraved = memo(function Engraved({ svg, onDrawn }: { svg: string; onDrawn
 });
 
 function Ring({ at }: { at: NotePlace }) {
-  return <ellipse cx={at.x} cy={at.y} rx={11} ry={10} fill="none" stroke="var(--velvet)" strokeWidth={2} />;
+  return <ellipse className="print:hidden" cx={at.x} cy={at.y} rx={11} ry={10} fill="none" stroke="var(--velvet)" strokeWidth={2} />;
 }

@@ -34,7 +34,7 @@ export function Score({ music, beginning = null, zoom = 1, oneLine = false, ...d
   return (
     <div
       ref={frame}
-      className={`min-h-[18rem] ${oneLine ? "overflow-x-auto" : ""}`}
+      className={`min-h-[18rem] print:min-h-0 ${oneLine ? "overflow-x-auto print:overflow-visible" : ""}`}
       aria-busy={engraving.state === "working"}
     >
       {engraving.state === "working" && <p className="pt-24 text-center font-serif text-soft italic">Engraving…</p>}

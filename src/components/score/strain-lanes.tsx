@@ -125,6 +125,7 @@ function OnsetBars({ x, lane, step, shape, sideOf, selected, onSelect }: OnsetPr
         y={0}
         width={18}
         height={shape.height}
+        className="print:hidden"
         fill={selected ? "var(--velvet)" : "transparent"}
         opacity={selected ? 0.12 : 1}
         onClick={() => onSelect(step.notes[0]!)}

@@ -30,7 +30,7 @@ export function Places() {
     return () => clearTimeout(soon);
   }, []);
   return (
-    <header className="mx-auto flex max-w-[1400px] items-center gap-8 px-6 py-2.5">
+    <header className="mx-auto flex max-w-[1400px] items-center gap-8 px-6 py-2.5 print:hidden">
       <Link href="/" className="font-serif text-xl tracking-tight text-velvet italic">
         Velvet Thumb
       </Link>

@@ -51,6 +51,13 @@ describe("the path of a hand", () => {
         expect(x).toBeGreaterThanOrEqual(least - 1e-6);
         expect(x).toBeLessThanOrEqual(most + 1e-6);
         expect(Math.abs(frame.roll)).toBeLessThanOrEqual(PLAN.rollMost[1]);
+        // The last round turns the hand after it has gone in: what room is left is told for the turn it then has.
+        for (const coordinate of ["x", "depth"] as const) {
+          const room = frame.room[coordinate];
+          if (!room) continue;
+          expect(frame[coordinate]).toBeGreaterThanOrEqual(room.least - 1e-6);
+          expect(frame[coordinate]).toBeLessThanOrEqual(room.most + 1e-6);
+        }
       });
     }
     expect(frames).toBeGreaterThan(500);
@@ -100,6 +107,10 @@ describe("the path of a hand", () => {
         if (typeof frame[same] === "number") expect(frame[same]).toBeCloseTo(other[same] as number, 6);
         else expect(frame[same]).toBe(other[same]);
       }
+      expect(about - frame.room.x!.least).toBeCloseTo(other.room.x!.most, 6);
+      expect(about - frame.room.x!.most).toBeCloseTo(other.room.x!.least, 6);
+      expect(frame.room.depth!.least).toBeCloseTo(other.room.depth!.least, 6);
+      expect(frame.room.depth!.most).toBeCloseTo(other.room.depth!.most, 6);
     });
   });
 

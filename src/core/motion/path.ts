@@ -1,6 +1,7 @@
 import type { Frame } from "../fingering/frame";
 import type { Task } from "../fingering/task";
 import type { NoteId } from "../passage/note";
+import type { Hand } from "../hand/hand";
 import type { Wrist } from "../hand/pose";
 import { PLAN } from "../physics";
 import type { Tip } from "../placement/placement";
@@ -38,6 +39,11 @@ export interface PlanFrame {
   readonly wrist: Wrist;
   /** Of the placement as the plan has it, 0 to 100; Infinity where a limit of the hand is broken. */
   readonly strain: number;
+  /**
+   * How far the middle of the hand may lie along the keys, and how far in or out it may, so that this hand's fingers
+   * reach what is down while the rest stays as planned; null where they leave it free.
+   */
+  readonly room: Readonly<Record<"x" | "depth", Bounds | null>>;
   /** mm by which all that is down cannot be held together, 0 where depth forbids it; null where it can. */
   readonly short: number | null;
 }
@@ -118,8 +124,22 @@ function frameAt(task: Task, place: Place, ways: Path["ways"], k: number): PlanF
     tips: place.tips.map((tip, i) => ({ ...tip, at: { x: tip.at.x, y: y[i]! } })),
     wrist: wristAt(task, { x: middle, depth, yaw, roll: ways.roll.x[k]! }),
     strain,
+    room: {
+      x: bounded(across(hand, sideways(hand, place))),
+      depth: bounded(inward(hand, place, middle, yaw)),
+    },
     short: shortOf(task, place),
   };
+}
+
+/** Bounds along the keys as they lie on the keyboard, from the hand's own coordinates. */
+function across(hand: Hand, { least, most }: Bounds): Bounds {
+  const [one, other] = [mirrored(hand, least), mirrored(hand, most)];
+  return { least: Math.min(one, other), most: Math.max(one, other) };
+}
+
+function bounded(bounds: Bounds): Bounds | null {
+  return Number.isFinite(bounds.least) && Number.isFinite(bounds.most) ? bounds : null;
 }
 
 function shortOf(task: Task, { tips, frame: { struck, held } }: Place): number | null {
