@@ -1,4 +1,5 @@
 import { SIGNS } from "@/core/motion/signs";
+import { WATCHED } from "@/core/motion/watch";
 import { SignLegend } from "../plan/sign-legend";
 import type { BenchInHand } from "./use-bench";
 
@@ -8,6 +9,8 @@ export function OnPaper({ bench: { shown, tempo, planShown, settings } }: { benc
   const { drawn } = planShown;
   const seen = new Set<string>(drawn?.signs.map(({ sign }) => sign));
   const signs = SIGNS.filter(({ id }) => seen.has(id));
+  const { watched: seenByEye } = planShown.inHand.marks;
+  const watched = WATCHED.filter(({ id }) => seenByEye.includes(id)).map(({ words }) => words.toLowerCase());
   const name = shown.option.author ?? `option ${shown.option.name}`;
   return (
     <div className="mt-4 hidden text-xs print:block">
@@ -16,6 +19,7 @@ export function OnPaper({ bench: { shown, tempo, planShown, settings } }: { benc
         {drawn && drawn.lanes.length > 0 && " Dotted in the lanes: the limits of these hands."}
         {settings.layout === "line" && " One long line is cut where the paper ends; View wraps it."}
       </p>
+      {drawn && watched.length > 0 && <p>To watch: {watched.join("; ")}.</p>}
       {signs.length > 0 && <SignLegend signs={signs} />}
     </div>
   );

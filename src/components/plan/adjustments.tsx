@@ -25,7 +25,7 @@ export function Adjustments({ hand, at, near, tried, onTry }: Props) {
   const found = useMemo(
     () =>
       adjustmentsAt(hand.hand, frame, hand.path.places[at]!, near)
-        .filter((a) => a.strain > 0.05 || a.clearance > 0)
+        .filter((a) => a.strain > 0.05 || a.clearance >= 0.5)
         .slice(0, SHOWN),
     [hand, frame, at, near],
   );
@@ -49,7 +49,7 @@ export function Adjustments({ hand, at, near, tried, onTry }: Props) {
           <span className="text-soft">
             {strain > 0.05 && `, ${strain.toFixed(1)} less strain`}
             {strain < -0.05 && `, ${(-strain).toFixed(1)} more strain`}
-            {clearance > 0 && `, ${clearance.toFixed(0)} mm more room to the key beside`}
+            {clearance >= 0.5 && `, ${clearance.toFixed(0)} mm more room to the key beside`}
           </span>
         </button>
       ))}

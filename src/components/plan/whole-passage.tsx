@@ -1,3 +1,4 @@
+import { counted } from "@/core/fingering/merits/merit";
 import type { HandPlan } from "@/core/motion/hand-plan";
 
 /** What the plan comes to over the whole passage, hand by hand. */
@@ -19,8 +20,8 @@ export function WholePassage({ hands }: { hands: readonly HandPlan[] }) {
 function inWords({ side, body, closing, circles, frozen, impulses, turns }: HandPlan): string {
   const parts = [
     `${side === "right" ? "Right" : "Left"}: the wrist travels ${body.travel.toFixed(0)} mm along the keys, ${body.range.toFixed(0)} between its ends`,
-    `${impulses.length} groups, ${circles.length} of them circles`,
-    `${turns.filter((t) => t.kind === "single").length} single turns and ${turns.filter((t) => t.kind === "double").length} double ones`,
+    `${counted(impulses.length, "group", "groups")}, ${counted(circles.length, "circle", "circles")} among them`,
+    `turns: ${turns.filter((t) => t.kind === "single").length} single, ${turns.filter((t) => t.kind === "double").length} double`,
     `open beyond comfort ${Math.round(100 * closing.openShare)} % of the time`,
     closing.longestWithout && `at longest ${(closing.longestWithout.ms / 1000).toFixed(1)} s without time to close`,
     frozen && `at one height for ${(frozen.ms / 1000).toFixed(1)} s at most`,

@@ -138,5 +138,16 @@ const Engraved = memo(function Engraved({ svg, onDrawn }: { svg: string; onDrawn
 });
 
 function Ring({ at }: { at: NotePlace }) {
-  return <ellipse className="print:hidden" cx={at.x} cy={at.y} rx={11} ry={10} fill="none" stroke="var(--velvet)" strokeWidth={2} />;
+  return (
+    <ellipse
+      className="print:hidden"
+      cx={at.x}
+      cy={at.y}
+      rx={11}
+      ry={10}
+      fill="none"
+      stroke="var(--velvet)"
+      strokeWidth={2}
+    />
+  );
 }

@@ -23,6 +23,9 @@ export interface Adjustment {
 /** mm and degrees by which the hand is moved and turned. Choices: what a player would try. */
 const NUDGE = 10;
 
+/** Strain and mm of clearance below which nothing has changed. Choices: what is shown of them. */
+const LEAST = { strain: 0.05, mm: 0.5 };
+
 /** What a mm of clearance counts for against strain, in the order of the list. A choice. */
 const STRAIN_PER_MM = 1;
 
@@ -103,7 +106,7 @@ export function adjustmentsAt(
     if (!isWithin(hand, place, changed)) return [];
     const strain = before - strainAs(changed);
     const clearance = near?.gains.find((g) => g.change === gain)?.mm ?? 0;
-    const isSame = Math.abs(strain) < 0.05 && clearance < 0.1;
+    const isSame = Math.abs(strain) < LEAST.strain && clearance < LEAST.mm;
     return isSame || !Number.isFinite(strain)
       ? []
       : [{ id, words, strain, clearance, ...lyingThen(hand, frame, place, changed) }];

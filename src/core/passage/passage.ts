@@ -1,5 +1,5 @@
 import { SIDES, type Side } from "../hand/finger";
-import { compare } from "../time/beats";
+import { add, compare } from "../time/beats";
 import type { Note, NoteId } from "./note";
 import { remedied, type NoteRemedies } from "./remedied";
 
@@ -29,7 +29,7 @@ export interface Passage {
   readonly notes: readonly Note[];
   readonly hands: Hands;
   readonly staves: number;
-  /** Where the tune lies: the highest note of each onset, a voice by its name, or notes one by one. */
+  /** Where the tune lies: the highest notes that sound, a voice by its name, or notes one by one. */
   readonly tune?: Tune;
   /** Notes played by a given hand, whatever their staff. */
   readonly taken?: HandsTaken;
@@ -47,9 +47,20 @@ export function tuneOf(passage: Passage): ReadonlySet<NoteId> {
   if ("notes" in tune) return new Set(tune.notes);
   const notes = playedNotes(passage);
   if ("voice" in tune) return new Set(notes.filter((n) => n.voice === tune.voice).map((n) => n.id));
+  return new Set(highestOf(notes).map((n) => n.id));
+}
+
+/** The highest note of each onset that no higher one sounds over still. */
+function highestOf(notes: readonly Note[]): readonly Note[] {
   const highest = new Map<string, Note>();
   for (const note of notes) highest.set(`${note.onset} ${note.grace}`, note);
-  return new Set([...highest.values()].map((n) => n.id));
+  let sounding: readonly Note[] = [];
+  return [...highest.values()].filter((note) => {
+    sounding = sounding.filter((n) => compare(add(n.onset, n.duration), note.onset) > 0);
+    if (sounding.some((n) => n.pitch > note.pitch)) return false;
+    sounding = [...sounding, note];
+    return true;
+  });
 }
 
 /** The notes as they are played: every chosen remedy carried out, in order. */
