@@ -1,4 +1,4 @@
-import { mergedList, mergedRecord, mergedValue } from "./merge";
+import { isSame, mergedList, mergedRecord, mergedValue } from "./merge";
 
 describe("what two windows made of one value", () => {
   it("is what one of them changed, and mine where both did", () => {
@@ -22,6 +22,11 @@ describe("what two windows made of one value", () => {
     expect(mergedList([one], [one, two], [one, three])).toEqual([one, three, two]);
     expect(mergedList([one, two], [two], [one, two, three])).toEqual([two, three]);
     expect(mergedList([], [{ at: 4 }], [{ at: 4 }])).toEqual([{ at: 4 }]);
+  });
+
+  it("does not mind the order of names, but that of a list", () => {
+    expect(isSame({ a: 1, b: { c: [1, 2], d: null } }, { b: { d: null, c: [1, 2] }, a: 1 })).toBe(true);
+    expect(isSame({ a: [1, 2] }, { a: [2, 1] })).toBe(false);
   });
 
   it("changes nothing where nobody did, and is mine where the other did nothing", () => {

@@ -27,6 +27,12 @@ export function mergedList<T>(before: readonly T[], mine: readonly T[], theirs: 
   return [...kept, ...mine.filter((each) => !has(before, each) && !has(kept, each))];
 }
 
-function isSame(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
+/** Whether two values that JSON can say are the same; the order of names in a record counts for nothing. */
+export function isSame(a: unknown, b: unknown): boolean {
+  return JSON.stringify(a, inOrder) === JSON.stringify(b, inOrder);
+}
+
+function inOrder(_: string, value: unknown): unknown {
+  if (typeof value !== "object" || value === null || Array.isArray(value)) return value;
+  return Object.fromEntries(Object.entries(value).sort(([one], [other]) => (one < other ? -1 : 1)));
 }

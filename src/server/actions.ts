@@ -4,7 +4,6 @@ import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Db } from "@/db/client";
 import type { Day } from "@/core/time/days";
-import type { PlanMarks } from "@/core/motion/plan-marks";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import { database } from "./connection";
@@ -12,7 +11,7 @@ import { addFound, addTyped, FoundAsked, TypedAsked } from "./editions";
 import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "./entries";
 import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./instruments";
 import { keepMeasurement, MeasurementAsked, RemovalAsked, removeMeasurement } from "./measuring";
-import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked, walkOption, WalkAsked } from "./options";
+import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked } from "./options";
 import { addPassage, PassageAsked } from "./passages";
 import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "./remedies";
 import { reworkOptions, ReworkAsked } from "./rework";
@@ -24,9 +23,11 @@ import type {
   Kept,
   MeasurementData,
   OptionData,
+  PlanKept,
   RemediesKept,
   RestData,
   TakenKept,
+  Walked,
   WishesKept,
   VerdictData,
 } from "./types";
@@ -41,6 +42,7 @@ import {
   TempoAsked,
   WishesAsked,
 } from "./wishes";
+import { walkBack, WalkAsked } from "./walk";
 import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts";
 
 /** Thin doors for the pages: each checks what it is given and hands it on. */
@@ -59,8 +61,9 @@ export async function changeOption(asked: unknown): Promise<Answer<Kept>> {
   return checked(EditAsked, asked, editOption);
 }
 
-export async function walkEdits(asked: unknown): Promise<Answer<Kept>> {
-  return checked(WalkAsked, asked, walkOption);
+export async function walkEdits(asked: unknown): Promise<Answer<Walked>> {
+  const answer = await checked(WalkAsked, asked, walkBack);
+  return answer.ok && answer.value.options ? refreshed(answer) : answer;
 }
 
 export async function decide(asked: unknown): Promise<Answer<readonly VerdictData[]>> {
@@ -119,7 +122,7 @@ export async function wish(asked: unknown): Promise<Answer<WishesKept>> {
   return refreshed(await checked(WishesAsked, asked, chooseWishes));
 }
 
-export async function keepPlan(asked: unknown): Promise<Answer<PlanMarks>> {
+export async function keepPlan(asked: unknown): Promise<Answer<PlanKept>> {
   return checked(PlanMarksAsked, asked, markPlan);
 }
 

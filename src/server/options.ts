@@ -4,7 +4,7 @@ import { LEANING_IDS } from "@/core/fingering/leanings";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
-import { addFingerings, keepEdit, walk, type Kept as KeptInDatabase } from "@/db/queries/fingerings";
+import { addFingerings, keepEdit, type Kept as KeptInDatabase } from "@/db/queries/fingerings";
 import type { Answer, Kept, OptionData } from "./types";
 
 const Finger = z.literal([1, 2, 3, 4, 5]);
@@ -40,12 +40,6 @@ export const EditAsked = z.object({
   ruledOut: z.record(NoteName, z.array(Finger).max(5)).transform((given) => given as RuledOut),
 });
 
-export const WalkAsked = z.object({
-  fingeringId: z.uuid(),
-  onVersion: z.number().int().min(1),
-  way: z.enum(["undo", "redo"]),
-});
-
 /** Keeps the options a passage opens with; where another window was first, gives back what it kept. */
 export async function addFirstOptions(
   db: Db,
@@ -58,14 +52,8 @@ export async function editOption(db: Db, asked: z.infer<typeof EditAsked>): Prom
   return answered(await keepEdit(db, asked));
 }
 
-export async function walkOption(
-  db: Db,
-  { fingeringId, onVersion, way }: z.infer<typeof WalkAsked>,
-): Promise<Answer<Kept>> {
-  return answered(await walk(db, fingeringId, onVersion, way));
-}
-
-function answered(kept: KeptInDatabase): Answer<Kept> {
+/** The answer to what has become of an option. */
+export function answered(kept: KeptInDatabase): Answer<Kept> {
   if (kept.outcome === "gone") return { ok: false, message: "This option is not there any more." };
   return { ok: true, value: kept };
 }

@@ -1,14 +1,15 @@
 import { z } from "zod";
 import { SIGN_IDS } from "@/core/motion/signs";
-import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
+import type { PlanMarks } from "@/core/motion/plan-marks";
 import { SOURCES, STROKE_ENDS, STROKE_STARTS } from "@/core/motion/touch";
 import { WATCHED_IDS } from "@/core/motion/watch";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
-import { changeShared } from "@/db/queries/passages";
+import { fingeringsOf } from "@/db/queries/fingerings";
+import { changeWhole } from "@/db/queries/passage-changes";
 import { GONE } from "./gone";
 import { NoteName } from "./options";
-import type { Answer } from "./types";
+import type { Answer, PlanKept } from "./types";
 
 const NoteNamed = NoteName.transform((name) => name as NoteId);
 
@@ -54,7 +55,8 @@ export const PlanMarksAsked = z.object({
 export async function markPlan(
   db: Db,
   { passageId, before, after }: { readonly passageId: string } & Readonly<Record<"before" | "after", PlanMarks>>,
-): Promise<Answer<PlanMarks>> {
-  const marks = await changeShared(db, passageId, "planMarks", (now) => mergedMarks(before, after, now));
-  return marks ? { ok: true, value: marks.is } : GONE;
+): Promise<Answer<PlanKept>> {
+  const marks = await changeWhole(db, passageId, "planMarks", { before, after });
+  if (!marks) return GONE;
+  return { ok: true, value: { planMarks: marks.is, options: await fingeringsOf(db, passageId) } };
 }

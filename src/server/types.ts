@@ -87,6 +87,15 @@ export interface WishesKept {
   readonly options: readonly OptionData[];
 }
 
+/** What the player has made of a passage's plan, in every window, and its options. */
+export interface PlanKept {
+  readonly planMarks: PlanMarks;
+  readonly options: readonly OptionData[];
+}
+
+/** Where undo or redo has come to: an edit of the option, or a change of the whole passage, with all options after it. */
+export type Walked = Kept & { readonly options: readonly OptionData[] | null };
+
 /** How a passage's hands are shared out, and its options worked out anew on it. */
 export interface TakenKept {
   readonly taken: HandsTaken;

@@ -6,15 +6,15 @@ import { leaningById, type LeaningId } from "@/core/fingering/leanings";
 import { leaningStudy } from "@/core/fingering/leaning-study";
 import { optionConditions } from "@/core/fingering/option-conditions";
 import { keepsTo } from "@/core/fingering/keeps-to";
-import { mergedWishes, type FingeringWishes } from "@/core/fingering/wishes";
+import type { FingeringWishes } from "@/core/fingering/wishes";
 import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
 import { studyOf } from "@/core/fingering/study-data";
-import { mergedRecord } from "@/core/merge";
 import type { NoteId } from "@/core/passage/note";
 import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
 import { fingeringsOf, rework } from "@/db/queries/fingerings";
-import { changeShared, keepSharedMark, keepTempo, passageById } from "@/db/queries/passages";
+import { changeWhole, type Changed } from "@/db/queries/passage-changes";
+import { keepSharedMark, keepTempo, passageById } from "@/db/queries/passages";
 import { GONE } from "./gone";
 import { NoteName } from "./options";
 import { passageData } from "./passages";
@@ -49,11 +49,16 @@ export async function chooseWishes(
   db: Db,
   { passageId, before, after }: { readonly passageId: string } & Readonly<Record<"before" | "after", FingeringWishes>>,
 ): Promise<Answer<WishesKept>> {
-  const wishes = await changeShared(db, passageId, "wishes", (now) => mergedWishes(before, after, now));
-  const data = wishes && (await passageData(db, passageId));
-  if (!data) return GONE;
-  if (bearsOn(wishes.was, wishes.is)) await workOutSolved(db, data);
-  return { ok: true, value: { wishes: wishes.is, options: await fingeringsOf(db, passageId) } };
+  const changed = await changeWhole(db, passageId, "wishes", { before, after });
+  if (!changed) return GONE;
+  await followWishes(db, passageId, changed);
+  return { ok: true, value: { wishes: changed.is, options: await fingeringsOf(db, passageId) } };
+}
+
+/** Lets options follow what is asked now, where it bears on them. */
+export async function followWishes(db: Db, passageId: string, { was, is }: Changed<"wishes">): Promise<void> {
+  const data = bearsOn(was, is) ? await passageData(db, passageId) : null;
+  if (data) await workOutSolved(db, data);
 }
 
 /**
@@ -95,16 +100,19 @@ export async function shareOut(
   db: Db,
   { passageId, before, after }: z.infer<typeof TakenAsked>,
 ): Promise<Answer<TakenKept>> {
-  const taken = await changeShared(db, passageId, "taken", (now) => mergedRecord(before, after, now) as HandsTaken);
-  if (!taken) return GONE;
-  const { was, is } = taken;
-  const changed = (Object.keys({ ...was, ...is }) as NoteId[]).filter((id) => was[id] !== is[id]);
-  const options = await reworkOptions(db, { passageId }, new Set(changed));
-  if (!options.ok) return options;
+  const changed = await changeWhole(db, passageId, "taken", { before, after });
+  if (!changed) return GONE;
+  await followTaken(db, passageId, changed);
+  return { ok: true, value: { taken: changed.is, options: await fingeringsOf(db, passageId) } };
+}
+
+/** Lets options follow what each hand plays now. */
+export async function followTaken(db: Db, passageId: string, { was, is }: Changed<"taken">): Promise<void> {
+  const moved = (Object.keys({ ...was, ...is }) as NoteId[]).filter((id) => was[id] !== is[id]);
+  if (moved.length === 0) return;
+  await reworkOptions(db, { passageId }, new Set(moved));
   const data = await passageData(db, passageId);
-  if (!data) return GONE;
-  await workOutSolved(db, data);
-  return { ok: true, value: { taken: is, options: await fingeringsOf(db, passageId) } };
+  if (data) await workOutSolved(db, data);
 }
 
 export const SharedMarkAsked = z.object({ passageId: z.uuid(), noteId: NoteName, marked: z.boolean() });

@@ -138,6 +138,20 @@ test("one gesture a thought: stretches, ties, the other hand, sound, tempo, look
     await page.getByRole("button", { name: "Undo", exact: true }).last().click();
     await expect(page.locator("[data-taken]")).toHaveCount(0);
   });
+
+  await test.step("what the other hand took is undone and done again after the page was opened anew", async () => {
+    await page.keyboard.press("o");
+    await expect(page.locator(`[data-taken="left"]`)).toBeAttached();
+    await kept(page);
+    await page.reload();
+    await engraved(page);
+    await page.keyboard.press("Control+z");
+    await expect(page.locator("[data-taken]")).toHaveCount(0);
+    await page.keyboard.press("Control+y");
+    await expect(page.locator(`[data-taken="left"]`)).toBeAttached();
+    await page.keyboard.press("Control+z");
+    await expect(page.locator("[data-taken]")).toHaveCount(0);
+  });
   expect(problems).toEqual([]);
 });
 

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect, test, type Locator } from "@playwright/test";
 import { engraved } from "./support";
 
 test("the hand plan: lanes, warnings, slow motion, signs, tune and touch, kept and in the file", async ({ page }) => {
@@ -13,20 +13,38 @@ test("the hand plan: lanes, warnings, slow motion, signs, tune and touch, kept a
 
   await test.step("lanes stand under the score, aligned to its onsets, and can be folded", async () => {
     await expect(lanes).toHaveCount(3);
-    const middle = async (selector: string): Promise<number> => {
-      const box = await page.locator(selector).first().boundingBox();
+    const middle = async (place: Locator): Promise<number> => {
+      const box = await place.boundingBox();
       return box ? box.x + box.width / 2 : NaN;
     };
-    const apart = async () =>
-      Math.abs(
-        (await middle(`g.note[id="b1-s1-v2-n2"] .notehead`)) -
-          (await middle(`svg[data-lane="turn"] g:nth-of-type(2) circle`)),
-      );
-    await expect.poll(apart).toBeLessThan(3);
+    const head = page.locator(`g.note[id="b1-s1-v2-n2"] .notehead`).first();
+    const second = page.locator(`svg[data-lane="turn"] circle`).nth(1);
+    await expect.poll(async () => Math.abs((await middle(head)) - (await middle(second)))).toBeLessThan(3);
+    // The limits of this hand stand in the lanes, each with its figure; where its fingers set them, onset by onset.
+    await expect(page.locator(`svg[data-lane="turn"] [data-limit]`)).toHaveCount(2);
+    await expect(page.locator(`svg[data-lane="release"] [data-limit]`)).toHaveText(/60 ms/);
+    await expect(page.locator(`svg[data-lane="in-out"] [data-room]`)).toHaveCount(2);
     await page.getByRole("button", { name: "Sideways", exact: true }).click();
     await expect(lanes).toHaveCount(4);
     await page.getByRole("button", { name: "Fold the lane In and out" }).click();
     await expect(lanes).toHaveCount(3);
+  });
+
+  await test.step("on paper stand the music, the lanes and what the signs mean, and nothing to press", async () => {
+    const onScreen = [
+      page.getByRole("tab", { name: "Hand plan" }),
+      page.getByRole("img", { name: /^Hands on the keys/ }),
+    ];
+    const key = page.getByLabel("Key of the signs").first();
+    await expect(key).toBeHidden();
+    await page.emulateMedia({ media: "print" });
+    for (const part of onScreen) await expect(part).toBeHidden();
+    await expect(page.getByRole("navigation", { name: "Places" })).toBeHidden();
+    await expect(lanes.first()).toBeVisible();
+    await expect(key).toBeVisible();
+    await expect(page.getByText(/^Digits of option A, ♩ = /)).toBeVisible();
+    await page.emulateMedia({ media: "screen" });
+    for (const part of onScreen) await expect(part).toBeVisible();
   });
 
   await test.step("a warning says where, how much and what to change, and goes there", async () => {

@@ -1,6 +1,4 @@
 import { randomUUID } from "node:crypto";
-import { drain } from "@/core/drain";
-import { findingFirstOptions } from "@/core/fingering/first-options";
 import { notesInDoubt } from "@/core/fingering/in-doubt";
 import { studyOf } from "@/core/fingering/study-data";
 import { dayAfter } from "@/core/time/days";
@@ -8,15 +6,14 @@ import type { Db } from "@/db/client";
 import { piecesWithPassages } from "@/db/queries/pieces";
 import { dueIn } from "@/server/due";
 import { exportOption } from "@/server/export";
-import { addFirstOptions } from "@/server/options";
-import { addPassage, passageData } from "@/server/passages";
-import { importPiece } from "@/server/pieces";
+import { passageData } from "@/server/passages";
 import { player } from "@/server/player";
 import { today } from "@/server/today";
 import { addVerdict, markPractice, VerdictAsked } from "@/server/verdicts";
 import { retarget } from "@/server/wishes";
 import { freshDatabase } from "../support/database";
-import { bytes, noteXml, scoreXml } from "../support/musicxml";
+import { keptPassage } from "../support/kept-passage";
+import { noteXml, scoreXml } from "../support/musicxml";
 
 let db: Db;
 let drop: () => Promise<void>;
@@ -28,26 +25,7 @@ const SCALE = ["C4", "D4", "E4", "F4", "G4", "A4", "B4", "C5"];
 beforeAll(async () => {
   ({ db, drop } = await freshDatabase());
   ({ id: pianistId } = await player(db));
-  const text = scoreXml([SCALE.map((p) => noteXml(p, { length: 6 })).join("")]);
-  const piece = await importPiece(db, pianistId, { name: "a-scale.musicxml", bytes: bytes(text) });
-  if (!piece.ok) throw new Error(piece.message);
-  const made = await addPassage(db, {
-    pieceId: piece.value.pieceId,
-    title: "Up",
-    fromBar: 1,
-    toBar: 1,
-    hands: "right",
-    tempo: 90,
-    touch: "legato",
-    pedal: false,
-  });
-  if (!made.ok) throw new Error(made.message);
-  passageId = made.value.passageId;
-  const first = drain(findingFirstOptions(studyOf((await data()).study)));
-  await addFirstOptions(db, {
-    passageId,
-    options: first.map(({ fingering, ...option }) => ({ ...option, digits: fingering })) as never,
-  });
+  passageId = await keptPassage(db, scoreXml([SCALE.map((p) => noteXml(p, { length: 6 })).join("")]));
 });
 afterAll(() => drop());
 

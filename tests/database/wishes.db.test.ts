@@ -3,17 +3,12 @@ import type { NoteId } from "@/core/passage/note";
 import { USUAL_WISHES } from "@/core/fingering/wishes";
 import type { Db } from "@/db/client";
 import { fingeringsOf, keepEdit, walk } from "@/db/queries/fingerings";
-import { drain } from "@/core/drain";
-import { findingFirstOptions } from "@/core/fingering/first-options";
-import { studyOf } from "@/core/fingering/study-data";
 import { addEdition, addTyped } from "@/server/editions";
 import { exportOption } from "@/server/export";
-import { addFirstOptions } from "@/server/options";
-import { addPassage, passageData } from "@/server/passages";
-import { importPiece } from "@/server/pieces";
-import { player } from "@/server/player";
+import { passageData } from "@/server/passages";
 import { chooseWishes, markShared, shareOut } from "@/server/wishes";
 import { freshDatabase } from "../support/database";
+import { keptPassage } from "../support/kept-passage";
 import { bytes, noteXml, scoreXml } from "../support/musicxml";
 
 let db: Db;
@@ -42,23 +37,7 @@ const score = (digits: Record<number, number> = {}): string =>
 
 beforeAll(async () => {
   ({ db, drop } = await freshDatabase());
-  const { id } = await player(db);
-  const piece = await importPiece(db, id, { name: "two-keys.musicxml", bytes: bytes(score()) });
-  if (!piece.ok) throw new Error(piece.message);
-  const made = await addPassage(db, {
-    pieceId: piece.value.pieceId,
-    title: "Two keys",
-    fromBar: 1,
-    toBar: 2,
-    hands: "both",
-    tempo: 90,
-    touch: "legato",
-    pedal: false,
-  });
-  if (!made.ok) throw new Error(made.message);
-  passageId = made.value.passageId;
-  const first = drain(findingFirstOptions(studyOf((await data()).study)));
-  await addFirstOptions(db, { passageId, options: first.map(({ fingering, ...o }) => ({ ...o, digits: fingering })) });
+  passageId = await keptPassage(db, score(), { toBar: 2, hands: "both" });
 });
 afterAll(() => drop());
 
@@ -70,12 +49,12 @@ describe("what is asked of every fingering", () => {
   it("is kept, and the options of the engine keep to it from then on", async () => {
     const wishes = { ...USUAL_WISHES, tying: "all", noThumbOnBlack: true } as const;
     expect((await chooseWishes(db, { passageId, before: USUAL_WISHES, after: wishes })).ok).toBe(true);
-    expect((await data()).wishes).toEqual({ ...wishes, ties: [] });
+    expect((await data()).wishes).toEqual(wishes);
     const { digits } = await optionA();
     for (let n = 2; n <= 7; n++) expect(digits[at(2, n)]).toBe(digits[at(1, n)]);
     expect(UP.flatMap((p, i) => (p.includes("#") && digits[at(2, i + 1)] === 1 ? [p] : []))).toEqual([]);
     await chooseWishes(db, { passageId, before: wishes, after: USUAL_WISHES });
-    expect((await data()).wishes).toEqual({ ...USUAL_WISHES, ties: [] });
+    expect((await data()).wishes).toEqual(USUAL_WISHES);
   });
 
   it("is put together from two windows: neither loses what the other asked, and both hear of it", async () => {

@@ -59,6 +59,7 @@ export function useBench(given: PassageData) {
     sideOf,
     settings,
     setSettings,
+    onOptions: held.setOptions,
   });
   const lowering = useLowering(inView?.option, wishes, note);
   const tie = useTie(figures.figures, view.notes, inHand);

@@ -160,6 +160,27 @@ describe("the options in hand", () => {
     expect(toast).toHaveBeenCalledWith(expect.stringContaining("Another window"));
   });
 
+  it("keep what is on its way when the server's options come in between, and follow them in all else", async () => {
+    around.mockResolvedValue({ stopped: false, found: digits(3, 4) });
+    let answer: (value: unknown) => void = () => undefined;
+    changeOption.mockImplementation(() => new Promise((resolve) => (answer = resolve)));
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.pin("one", N1, 3));
+    await waitFor(() => expect(changeOption).toHaveBeenCalled());
+    act(() => result.current.setOptions([{ ...option, version: 8, undoable: 2 }]));
+    expect(result.current.options[0]).toMatchObject({ pins: { [N1]: 3 }, digits: digits(3, 4), undoable: 2 });
+    act(() => answer({ ok: true, value: { outcome: "kept", now: { ...option, version: 9, undoable: 3 } } }));
+    await waitFor(() => expect(result.current.options[0]).toMatchObject({ pins: { [N1]: 3 }, version: 9 }));
+  });
+
+  it("follow an undo of what was asked of the whole passage", async () => {
+    const others = [{ ...option, digits: digits(2, 3), redoable: 1 }];
+    walkEdits.mockResolvedValue({ ok: true, value: { outcome: "kept", now: others[0], options: others } });
+    const { result } = renderHook(() => useOptions(data));
+    act(() => result.current.walk("one", "undo"));
+    await waitFor(() => expect(result.current.options).toEqual(others));
+  });
+
   it("say why the server refused", async () => {
     around.mockResolvedValue({ stopped: false, found: digits(3, 4) });
     changeOption.mockResolvedValue({ ok: false, message: "This option is not there any more." });

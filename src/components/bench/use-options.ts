@@ -3,9 +3,10 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { Finger } from "@/core/hand/finger";
+import { isSame } from "@/core/merge";
 import type { NoteId } from "@/core/passage/note";
 import { changeOption, walkEdits } from "@/server/actions";
-import type { Answer, Kept, OptionData, PassageData } from "@/server/types";
+import type { Answer, OptionData, PassageData, Walked } from "@/server/types";
 import { fingeringWorker } from "@/worker/clients";
 import { outbox, type Keeping } from "../keeping/outbox";
 import { pendingIn } from "../keeping/pending";
@@ -73,10 +74,17 @@ export function useOptions(data: PassageData, wishes = data.wishes): OptionsInHa
   );
   const setAll = useCallback(
     (all: readonly OptionData[]) => {
-      newest.current = all;
+      // What is on its way is newer than what the server has.
+      const onTheWay = new Map(pending.all().map((change) => [change.fingeringId, change]));
+      newest.current = all.map((option) => {
+        const held = newest.current.find((o) => o.id === option.id);
+        const { digits, pins, ruledOut } = onTheWay.get(option.id) ?? option;
+        // The same digits stay the same object: they need not be judged and drawn again.
+        return { ...option, digits: held && isSame(held.digits, digits) ? held.digits : digits, pins, ruledOut };
+      });
       show();
     },
-    [show],
+    [show, pending],
   );
 
   const setConflict = useCallback((found: Outdated | null) => {
@@ -166,14 +174,15 @@ export function useOptions(data: PassageData, wishes = data.wishes): OptionsInHa
     (optionId: string, way: "undo" | "redo") => {
       box.send(async () => {
         const option = newest.current.find((o) => o.id === optionId)!;
-        const answer: Answer<Kept> = await walkEdits({ fingeringId: optionId, onVersion: option.version, way });
+        const answer: Answer<Walked> = await walkEdits({ fingeringId: optionId, onVersion: option.version, way });
         if (!answer.ok) return refused(answer.message);
+        if (answer.value.options) setAll(answer.value.options);
         replace(optionId, answer.value.now);
         if (answer.value.outcome === "outdated")
           toast("Another window had changed this option; it is shown as it stands now.");
       });
     },
-    [box, replace],
+    [box, replace, setAll],
   );
 
   const keepTheirs = useCallback(() => {

@@ -3,9 +3,8 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { toast } from "sonner";
 import { mergedWishes, type FingeringWishes } from "@/core/fingering/wishes";
-import { mergedRecord } from "@/core/merge";
 import type { NoteId } from "@/core/passage/note";
-import type { HandsTaken } from "@/core/passage/passage";
+import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
 import { allowOtherHand, giveHands, wish } from "@/server/actions";
 import type { Answer, OptionData, PassageData } from "@/server/types";
 import { outbox, worstOf, type Keeping } from "../keeping/outbox";
@@ -70,9 +69,6 @@ export function usePassageWishes(
     takeBackTaken: hands.takeBack,
   };
 }
-
-const mergedTaken = (before: HandsTaken, mine: HandsTaken, theirs: HandsTaken): HandsTaken =>
-  mergedRecord(before, mine, theirs) as HandsTaken;
 
 /** Which notes one hand takes from the other. */
 function useHandsTaken({ id: passageId, study }: PassageData, onOptions: OnOptions) {

@@ -4,6 +4,7 @@ import { useCallback, useState } from "react";
 import { toast } from "sonner";
 import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
 import { keepPlan } from "@/server/actions";
+import type { Answer, OptionData } from "@/server/types";
 import type { Keeping } from "../keeping/outbox";
 import { useShared, type Change } from "../keeping/use-shared";
 
@@ -15,10 +16,25 @@ export interface PlanMarksInHand {
   setWithUndo(marks: PlanMarks, notice: string): void;
 }
 
-/** What the player makes of the plan of a passage. */
-export function usePlanMarks(passageId: string, given: PlanMarks): PlanMarksInHand {
+/**
+ * What the player makes of the plan of a passage.
+ * @param onOptions told the options after a change: there is more to undo in each
+ */
+export function usePlanMarks(
+  passageId: string,
+  given: PlanMarks,
+  onOptions: (options: readonly OptionData[]) => void,
+): PlanMarksInHand {
   const [marks, show] = useState(given);
-  const keep = useCallback((change: Change<PlanMarks>) => keepPlan({ passageId, ...change }), [passageId]);
+  const keep = useCallback(
+    async (change: Change<PlanMarks>): Promise<Answer<PlanMarks>> => {
+      const answer = await keepPlan({ passageId, ...change });
+      if (!answer.ok) return answer;
+      onOptions(answer.value.options);
+      return { ok: true, value: answer.value.planMarks };
+    },
+    [passageId, onOptions],
+  );
   const shared = useShared<PlanMarks>({ place: `plan ${passageId}`, given, show, merge: mergedMarks, keep });
   const { set, takeBack } = shared;
   const setMarks = useCallback((next: PlanMarks) => void set(next), [set]);

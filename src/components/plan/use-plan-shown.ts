@@ -8,7 +8,7 @@ import type { Side } from "@/core/hand/finger";
 import type { Pose } from "@/core/hand/pose";
 import type { Instrument } from "@/core/keyboard/instrument";
 import type { NoteId } from "@/core/passage/note";
-import type { PassageData } from "@/server/types";
+import type { OptionData, PassageData } from "@/server/types";
 import type { OptionJudged } from "../bench/option-cards";
 import type { ViewSettings } from "../bench/view-settings";
 import type { PlanDrawn } from "../score/drawn";
@@ -29,13 +29,15 @@ interface Asked {
   readonly sideOf: (note: NoteId) => Side;
   readonly settings: ViewSettings;
   readonly setSettings: (settings: ViewSettings) => void;
+  readonly onOptions: (options: readonly OptionData[]) => void;
 }
 
 /** The hand plan of the option in view, what is drawn of it, and the one shown in step with it. */
-export function usePlanShown({ data, instrument, all, shown, tempo, playing, sideOf, settings, setSettings }: Asked) {
+export function usePlanShown(asked: Asked) {
+  const { data, instrument, all, shown, tempo, playing, sideOf, settings, setSettings, onOptions } = asked;
   const [aside, setAside] = useQueryState("aside", parseAsStringLiteral(ASIDES).withDefault("fingers"));
   const isShown = aside === "plan";
-  const inHand = usePlanMarks(data.id, data.planMarks);
+  const inHand = usePlanMarks(data.id, data.planMarks, onOptions);
   const { marks } = inHand;
   const plan = usePlan("in view", isShown || playing ? shown?.option.digits : undefined, tempo, marks, data.study);
   const [besideName, setBeside] = useState<string | null>(null);

@@ -22,15 +22,12 @@ export const USUAL_WISHES: FingeringWishes = {
 };
 
 /** Wishes changed in two windows put together, as in core/merge; ties are told apart by what they tie. */
-export function mergedWishes(
-  before: FingeringWishes,
-  mine: FingeringWishes,
-  theirs: FingeringWishes,
-): Required<FingeringWishes> {
+export function mergedWishes(before: FingeringWishes, mine: FingeringWishes, theirs: FingeringWishes): FingeringWishes {
   const merged = <T>(of: (wishes: FingeringWishes) => T): T => mergedValue(of(before), of(mine), of(theirs));
+  const ties = mergedList(before.ties ?? [], mine.ties ?? [], theirs.ties ?? []);
   return {
     tying: merged((wishes) => wishes.tying),
-    ties: mergedList(before.ties ?? [], mine.ties ?? [], theirs.ties ?? []),
+    ...(ties.length > 0 || theirs.ties ? { ties } : {}),
     noThumbOnBlack: merged((wishes) => wishes.noThumbOnBlack),
     noFourthAndFifth: merged((wishes) => wishes.noFourthAndFifth),
     sharing: {

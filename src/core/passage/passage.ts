@@ -1,4 +1,5 @@
 import { SIDES, type Side } from "../hand/finger";
+import { mergedRecord } from "../merge";
 import { add, compare } from "../time/beats";
 import type { Note, NoteId } from "./note";
 import { remedied, type NoteRemedies } from "./remedied";
@@ -38,6 +39,12 @@ export interface Passage {
 }
 
 export type HandsTaken = Readonly<Record<NoteId, Side>>;
+
+/** Notes taken in two windows put together, as in core/merge. */
+export function mergedTaken(before: HandsTaken, mine: HandsTaken, theirs: HandsTaken): HandsTaken {
+  return mergedRecord<Side>(before, mine, theirs);
+}
+
 export type Tune = { readonly top: true } | { readonly voice: string } | { readonly notes: readonly NoteId[] };
 
 /** The notes of the tune; none where no tune is named. */

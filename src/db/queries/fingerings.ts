@@ -5,6 +5,7 @@ import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Finger } from "@/core/hand/finger";
 import type { Db } from "../client";
+import { changesOf, setChangesAside } from "./passage-changes";
 import { edit, fingering, fingeringVersion, type editKind, type origin } from "../schema";
 
 /** A fingering as it stands. */
@@ -21,7 +22,7 @@ export interface FingeringKept {
   readonly ruledOut: RuledOut;
   /** Its digits when it was made. */
   readonly first: Fingering;
-  /** How many edits can be undone and redone from here. */
+  /** How many edits of it, and changes of its passage, can be undone and redone from here. */
   readonly undoable: number;
   readonly redoable: number;
 }
@@ -90,6 +91,7 @@ export async function fingeringById(db: Db | Tx, id: string): Promise<FingeringK
     .where(and(eq(fingeringVersion.fingeringId, id), eq(fingeringVersion.version, 1)));
   const { passageId, name, origin, leaning, author, version } = found.fingering;
   const { digits, pins, ruledOut } = found.fingering_version;
+  const whole = await changesOf(db, passageId);
   return {
     id,
     passageId,
@@ -102,8 +104,8 @@ export async function fingeringById(db: Db | Tx, id: string): Promise<FingeringK
     pins,
     ruledOut,
     first: made?.digits ?? digits,
-    undoable: counts?.undoable ?? 0,
-    redoable: counts?.redoable ?? 0,
+    undoable: (counts?.undoable ?? 0) + whole.undoable,
+    redoable: (counts?.redoable ?? 0) + whole.redoable,
   };
 }
 
@@ -139,6 +141,7 @@ export async function keepEdit(db: Db, asked: EditAsked): Promise<Kept> {
     if (known) return { outcome: "kept", now };
     if (now.version !== asked.onVersion) return { outcome: "outdated", now };
     await setAsideUndone(tx, now.id);
+    await setChangesAside(tx, now.passageId);
     const after = await newVersion(tx, now, asked);
     await tx.insert(edit).values({
       id: asked.id,

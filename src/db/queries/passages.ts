@@ -4,6 +4,7 @@ import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { Db } from "../client";
+import { forgetChanges } from "./passage-changes";
 import { noteMark, passage, practiceDay, verdictEvent } from "../schema";
 
 export async function passageById(db: Db, id: string): Promise<typeof passage.$inferSelect | null> {
@@ -50,32 +51,6 @@ export async function keepSharedMark(db: Db, passageId: string, noteId: string, 
   else await db.delete(noteMark).where(same);
 }
 
-/** What a passage holds whole, and several windows may change at once. */
-type Shared = Pick<typeof passage.$inferSelect, "planMarks" | "wishes" | "taken">;
-
-/**
- * Gives one of these the state that follows from the one it has, in one step, so that no other change comes between.
- * @returns what it was and what it is; null where the passage is gone
- */
-export async function changeShared<K extends keyof Shared>(
-  db: Db,
-  passageId: string,
-  what: K,
-  next: (now: Shared[K]) => Shared[K],
-): Promise<{ readonly was: Shared[K]; readonly is: Shared[K] } | null> {
-  return db.transaction(async (tx) => {
-    const [found] = await tx.select().from(passage).where(eq(passage.id, passageId)).for("update");
-    if (!found) return null;
-    const was: Shared[K] = found[what];
-    const is = next(was);
-    await tx
-      .update(passage)
-      .set({ [what]: is })
-      .where(eq(passage.id, passageId));
-    return { was, is };
-  });
-}
-
 /** What was decided, oldest first. */
 export async function verdictEvents(db: Db, passageId: string): Promise<(typeof verdictEvent.$inferSelect)[]> {
   return db.select().from(verdictEvent).where(eq(verdictEvent.passageId, passageId)).orderBy(asc(verdictEvent.at));
@@ -101,7 +76,10 @@ export async function keepTempo(db: Db, passageId: string, tempo: number): Promi
   await db.update(passage).set({ tempo }).where(eq(passage.id, passageId));
 }
 
-/** Everything of a passage that speaks of notes takes on their new names; what speaks of notes that are gone goes too. */
+/**
+ * Everything of a passage that speaks of notes takes on their new names; what speaks of notes that are gone goes too.
+ * Earlier changes of the whole can no longer be walked back to.
+ */
 export async function renameMarks(
   db: Db,
   passageId: string,
@@ -129,6 +107,7 @@ export async function renameMarks(
     .update(passage)
     .set({ taken, wishes: { ...found.wishes, ties }, planMarks: renamedMarks(found.planMarks, rename) })
     .where(eq(passage.id, passageId));
+  await forgetChanges(db, passageId);
   const marks = await db.select().from(noteMark).where(eq(noteMark.passageId, passageId));
   await db.delete(noteMark).where(eq(noteMark.passageId, passageId));
   const renamed = marks.flatMap((mark) => {

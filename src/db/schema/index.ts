@@ -1,5 +1,6 @@
 export * from "./fingering";
 export * from "./passage";
+export * from "./passage-change";
 export * from "./pianist";
 export * from "./piece";
 export * from "./verdict";

@@ -1,0 +1,133 @@
+import { randomUUID } from "node:crypto";
+import { USUAL_WISHES } from "@/core/fingering/wishes";
+import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/plan-marks";
+import type { NoteId } from "@/core/passage/note";
+import type { Db } from "@/db/client";
+import { fingeringById, fingeringsOf, keepEdit } from "@/db/queries/fingerings";
+import { renameMarks } from "@/db/queries/passages";
+import { passageData } from "@/server/passages";
+import { markPlan } from "@/server/plan-marks";
+import { walkBack } from "@/server/walk";
+import { chooseWishes, shareOut } from "@/server/wishes";
+import { freshDatabase } from "../support/database";
+import { keptPassage } from "../support/kept-passage";
+import { noteXml, scoreXml } from "../support/musicxml";
+
+let db: Db;
+let drop: () => Promise<void>;
+let passageId: string;
+let fingeringId: string;
+let notes: readonly NoteId[];
+
+const UP = ["C4", "E4", "G4", "C5", "E5", "G5", "C6", "G5"];
+const DOWN = ["C3", "G3", "E3", "C3"];
+const score = scoreXml(
+  [
+    UP.map((p) => noteXml(p, { length: 6 })).join("") +
+      "<backup><duration>48</duration></backup>" +
+      DOWN.map((p) => noteXml(p, { length: 12, staff: 2, voice: 5 })).join(""),
+  ],
+  { staves: 2 },
+);
+
+beforeEach(async () => {
+  ({ db, drop } = await freshDatabase());
+  passageId = await keptPassage(db, score, { hands: "both" });
+  fingeringId = (await fingeringsOf(db, passageId))[0]!.id;
+  notes = (await data()).study.passage.notes.filter((n) => n.staff === 1).map((n) => n.id);
+});
+afterEach(() => drop());
+
+const data = async () => (await passageData(db, passageId))!;
+const option = async () => (await fingeringById(db, fingeringId))!;
+const walk = async (way: "undo" | "redo") => {
+  const answer = await walkBack(db, { fingeringId, onVersion: (await option()).version, way });
+  if (!answer.ok) throw new Error(answer.message);
+  return answer.value;
+};
+
+async function pin(note: NoteId, finger: 1 | 2 | 3 | 4 | 5): Promise<void> {
+  const { version, digits, pins } = await option();
+  const asked = { id: randomUUID(), fingeringId, onVersion: version, kind: "pin", noteId: note, finger } as const;
+  const kept = await keepEdit(db, {
+    ...asked,
+    digits: { ...digits, [note]: finger },
+    pins: { ...pins, [note]: finger },
+    ruledOut: {},
+  });
+  expect(kept.outcome).toBe("kept");
+}
+
+const stateOf = async () => {
+  const { wishes, study, planMarks } = await data();
+  const { digits, pins } = await option();
+  return { wishes, taken: study.passage.taken, signs: planMarks.signs.length, digits, pins };
+};
+
+describe("undo and redo on the Bench", () => {
+  it("walk along pins, rules, shared hands and signs in the order they were made, all the way back and forth", async () => {
+    const states = [await stateOf()];
+    const first = notes[0]!;
+    const sign: PlanMarks["signs"][number] = {
+      id: "own",
+      sign: "rise",
+      note: first,
+      to: null,
+      above: true,
+      words: null,
+    };
+    const steps = [
+      () => pin(notes[4]!, 4),
+      () => chooseWishes(db, { passageId, before: USUAL_WISHES, after: { ...USUAL_WISHES, noThumbOnBlack: true } }),
+      () => shareOut(db, { passageId, before: {}, after: { [first]: "left" } }),
+      () => pin(notes[6]!, 5),
+      () => markPlan(db, { passageId, before: NO_PLAN_MARKS, after: { ...NO_PLAN_MARKS, signs: [sign] } }),
+    ];
+    for (const step of steps) {
+      await step();
+      states.push(await stateOf());
+    }
+    expect(await option()).toMatchObject({ undoable: 5, redoable: 0 });
+    for (let back = 4; back >= 0; back--) {
+      await walk("undo");
+      const { pins, ...now } = await stateOf();
+      expect(pins).toEqual(states[back]!.pins);
+      expect({ ...now, digits: {} }).toMatchObject({
+        wishes: { noThumbOnBlack: states[back]!.wishes.noThumbOnBlack },
+        taken: states[back]!.taken,
+        signs: states[back]!.signs,
+      });
+    }
+    expect(await option()).toMatchObject({ undoable: 0, redoable: 5 });
+    expect((await walk("undo")).options).toBeNull();
+    for (let on = 1; on <= 5; on++) await walk("redo");
+    expect({ ...(await stateOf()), digits: {} }).toEqual({ ...states[5]!, digits: {} });
+    expect(await option()).toMatchObject({ undoable: 5, redoable: 0 });
+  });
+
+  it("take back one change and leave what another window changed besides", async () => {
+    await chooseWishes(db, { passageId, before: USUAL_WISHES, after: { ...USUAL_WISHES, noThumbOnBlack: true } });
+    await markPlan(db, { passageId, before: NO_PLAN_MARKS, after: { ...NO_PLAN_MARKS, school: "curled-first" } });
+    await walk("undo");
+    expect((await data()).planMarks.school).toBe("as-played");
+    const answer = await walk("undo");
+    expect(answer.options).toHaveLength((await fingeringsOf(db, passageId)).length);
+    expect((await data()).wishes.noThumbOnBlack).toBe(false);
+  });
+
+  it("have nothing to do again once something else was done, nor to take back where the notes have changed", async () => {
+    await shareOut(db, { passageId, before: {}, after: { [notes[0]!]: "left" } });
+    await walk("undo");
+    expect((await option()).redoable).toBe(1);
+    await pin(notes[4]!, 4);
+    expect(await option()).toMatchObject({ undoable: 1, redoable: 0 });
+    await shareOut(db, { passageId, before: {}, after: { [notes[0]!]: "left" } });
+    await renameMarks(db, passageId, (id) => id);
+    expect((await option()).undoable).toBe(1);
+  });
+
+  it("does not log what changes nothing", async () => {
+    await chooseWishes(db, { passageId, before: USUAL_WISHES, after: USUAL_WISHES });
+    expect((await option()).undoable).toBe(0);
+  });
+});

@@ -1,0 +1,33 @@
+import { drain } from "@/core/drain";
+import { findingFirstOptions } from "@/core/fingering/first-options";
+import { studyOf } from "@/core/fingering/study-data";
+import type { Hands } from "@/core/passage/passage";
+import type { Db } from "@/db/client";
+import { addFirstOptions } from "@/server/options";
+import { addPassage, passageData } from "@/server/passages";
+import { importPiece } from "@/server/pieces";
+import { player } from "@/server/player";
+import { bytes } from "./musicxml";
+
+/** Imports a score, makes a passage of its first bars, keeps the options it opens with. Returns the passage's id. */
+export async function keptPassage(
+  db: Db,
+  text: string,
+  { title = "Up", toBar = 1, hands = "right" }: { title?: string; toBar?: number; hands?: Hands } = {},
+): Promise<string> {
+  const { id } = await player(db);
+  const piece = await importPiece(db, id, { name: "made-up.musicxml", bytes: bytes(text) });
+  if (!piece.ok) throw new Error(piece.message);
+  const asked = { title, fromBar: 1, toBar, hands, tempo: 90, touch: "legato", pedal: false } as const;
+  const made = await addPassage(db, { pieceId: piece.value.pieceId, ...asked });
+  if (!made.ok) throw new Error(made.message);
+  await keepFirstOptions(db, made.value.passageId);
+  return made.value.passageId;
+}
+
+/** Keeps the options that a passage opens with. */
+export async function keepFirstOptions(db: Db, passageId: string): Promise<void> {
+  const first = drain(findingFirstOptions(studyOf((await passageData(db, passageId))!.study)));
+  const options = first.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));
+  await addFirstOptions(db, { passageId, options });
+}
