@@ -218,4 +218,39 @@ export const PLAN = {
   clearancePerHeight: 0.4,
   /** Notes that one impulse carries at most. A choice. */
   groupMost: 8,
+  /** mm by which the hand is moved to see what it gives. A choice: what a player would try. */
+  nudge: 10,
+  /** Strain that a mm of clearance counts for among small changes to try. A choice. */
+  strainPerClearance: 1,
+  /** ms within which two landings count as together. A choice. */
+  together: 30,
+  /** Degrees by which an angle is changed, and mm by which a height is, to see what they give. Choices. */
+  angleTried: 8,
+  heightTried: 8,
+  /** Least mm of circle that is one. A choice. */
+  circleLeast: 0.5,
+  /** White keys that the middle of the hand is carried at once for a group to start anew. A choice. */
+  groupCarried: 2.5,
+  /** Times a note's usual length that make a rest. A choice. */
+  groupRest: 1.8,
+  /** ms from one onset to the next up to which a beat carries a group; slower, a bar does. A choice. */
+  groupQuick: 260,
+  /** mm across which a fingertip may land in and out: a target as wide as a white key. A choice. */
+  landing: 23.5,
+  /** Share of the time it asks for, under which a way in or out is a jerk. A choice. */
+  jerkShare: 0.75,
+  /** ms before and after a stroke in which a finger comes from where it rests and goes back there, at most. A choice. */
+  approach: 120,
+  /** ms for which a finger counts as active after it has struck. A choice. */
+  active: 90,
+  /** Fewest notes that rock: there, back, and there again. A choice. */
+  rockingNotes: 4,
+  /** Fewest notes that one turn carries, for it to be named. A choice. */
+  turnNotes: 3,
+  /** mm up or down from one onset to the next that are worth a sign. A choice. */
+  heightWorthSign: 9,
+  /** mm in or out from one onset to the next that are worth a sign. A choice. */
+  inOutWorthSign: 25,
+  /** ms without a window from which it is named. A choice. */
+  keptOpenFrom: 2000,
 } as const;

@@ -3,6 +3,9 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Db } from "@/db/client";
+import type { FingeringWishes } from "@/core/fingering/wishes";
+import type { PlanMarks } from "@/core/motion/plan-marks";
+import type { HandsTaken } from "@/core/passage/passage";
 import type { Day } from "@/core/time/days";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
@@ -23,12 +26,10 @@ import type {
   Kept,
   MeasurementData,
   OptionData,
-  PlanKept,
   RemediesKept,
   RestData,
-  TakenKept,
   Walked,
-  WishesKept,
+  WholeKept,
   VerdictData,
 } from "./types";
 import { markPlan, PlanMarksAsked } from "./plan-marks";
@@ -118,15 +119,15 @@ export async function remedy(asked: unknown): Promise<Answer<RemediesKept>> {
   return refreshed(await checked(RemediesAsked, asked, chooseRemedies));
 }
 
-export async function wish(asked: unknown): Promise<Answer<WishesKept>> {
+export async function wish(asked: unknown): Promise<Answer<WholeKept<FingeringWishes>>> {
   return refreshed(await checked(WishesAsked, asked, chooseWishes));
 }
 
-export async function keepPlan(asked: unknown): Promise<Answer<PlanKept>> {
+export async function keepPlan(asked: unknown): Promise<Answer<WholeKept<PlanMarks>>> {
   return checked(PlanMarksAsked, asked, markPlan);
 }
 
-export async function giveHands(asked: unknown): Promise<Answer<TakenKept>> {
+export async function giveHands(asked: unknown): Promise<Answer<WholeKept<HandsTaken>>> {
   return refreshed(await checked(TakenAsked, asked, shareOut));
 }
 

@@ -9,7 +9,7 @@ import { fingeringsOf } from "@/db/queries/fingerings";
 import { changeWhole } from "@/db/queries/passage-changes";
 import { GONE } from "./gone";
 import { NoteName } from "./options";
-import type { Answer, PlanKept } from "./types";
+import type { Answer, WholeKept } from "./types";
 
 const NoteNamed = NoteName.transform((name) => name as NoteId);
 
@@ -55,8 +55,8 @@ export const PlanMarksAsked = z.object({
 export async function markPlan(
   db: Db,
   { passageId, before, after }: { readonly passageId: string } & Readonly<Record<"before" | "after", PlanMarks>>,
-): Promise<Answer<PlanKept>> {
+): Promise<Answer<WholeKept<PlanMarks>>> {
   const marks = await changeWhole(db, passageId, "planMarks", { before, after });
   if (!marks) return GONE;
-  return { ok: true, value: { planMarks: marks.is, options: await fingeringsOf(db, passageId) } };
+  return { ok: true, value: { is: marks.is, options: await fingeringsOf(db, passageId) } };
 }

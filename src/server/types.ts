@@ -6,7 +6,6 @@ import type { Day } from "@/core/time/days";
 import type { Entry } from "@/core/entry/entry";
 import type { Standing, VerdictEvent } from "@/core/verdict/standing";
 import type { NoteId } from "@/core/passage/note";
-import type { HandsTaken } from "@/core/passage/passage";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { StudyData } from "@/core/fingering/study-data";
 import type { Finger, Side } from "@/core/hand/finger";
@@ -81,26 +80,14 @@ export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok
 /** A change kept, or refused because the option has moved on since the page was shown. */
 export type Kept = { readonly outcome: "kept" | "outdated"; readonly now: OptionData };
 
-/** What is asked of a passage's fingerings, by every window, and its options on it. */
-export interface WishesKept {
-  readonly wishes: FingeringWishes;
-  readonly options: readonly OptionData[];
-}
-
-/** What the player has made of a passage's plan, in every window, and its options. */
-export interface PlanKept {
-  readonly planMarks: PlanMarks;
+/** What a passage holds whole, after a change and with those of other windows, and the passage's options on it. */
+export interface WholeKept<T> {
+  readonly is: T;
   readonly options: readonly OptionData[];
 }
 
 /** Where undo or redo has come to: an edit of the option, or a change of the whole passage, with all options after it. */
 export type Walked = Kept & { readonly options: readonly OptionData[] | null };
-
-/** How a passage's hands are shared out, and its options worked out anew on it. */
-export interface TakenKept {
-  readonly taken: HandsTaken;
-  readonly options: readonly OptionData[];
-}
 
 /** What is chosen for a passage's notes, and its options worked out anew on it. */
 export interface RemediesKept {

@@ -19,7 +19,7 @@ import { GONE } from "./gone";
 import { NoteName } from "./options";
 import { passageData } from "./passages";
 import { reworkOptions } from "./rework";
-import type { Answer, OptionData, PassageData, TakenKept, WishesKept } from "./types";
+import type { Answer, OptionData, PassageData, WholeKept } from "./types";
 
 const NoteNamed = NoteName.transform((name) => name as NoteId);
 
@@ -48,11 +48,11 @@ export const WishesAsked = z.object({
 export async function chooseWishes(
   db: Db,
   { passageId, before, after }: { readonly passageId: string } & Readonly<Record<"before" | "after", FingeringWishes>>,
-): Promise<Answer<WishesKept>> {
+): Promise<Answer<WholeKept<FingeringWishes>>> {
   const changed = await changeWhole(db, passageId, "wishes", { before, after });
   if (!changed) return GONE;
   await followWishes(db, passageId, changed);
-  return { ok: true, value: { wishes: changed.is, options: await fingeringsOf(db, passageId) } };
+  return { ok: true, value: { is: changed.is, options: await fingeringsOf(db, passageId) } };
 }
 
 /** Lets options follow what is asked now, where it bears on them. */
@@ -99,11 +99,11 @@ export const TakenAsked = z.object({
 export async function shareOut(
   db: Db,
   { passageId, before, after }: z.infer<typeof TakenAsked>,
-): Promise<Answer<TakenKept>> {
+): Promise<Answer<WholeKept<HandsTaken>>> {
   const changed = await changeWhole(db, passageId, "taken", { before, after });
   if (!changed) return GONE;
   await followTaken(db, passageId, changed);
-  return { ok: true, value: { taken: changed.is, options: await fingeringsOf(db, passageId) } };
+  return { ok: true, value: { is: changed.is, options: await fingeringsOf(db, passageId) } };
 }
 
 /** Lets options follow what each hand plays now. */

@@ -43,7 +43,7 @@ describe("what the player makes of a plan", () => {
     expect((await data()).planMarks).toEqual(NO_PLAN_MARKS);
     const planMarks = await marks();
     const asked = PlanMarksAsked.parse({ passageId, before: NO_PLAN_MARKS, after: planMarks });
-    expect(await markPlan(db, asked)).toMatchObject({ ok: true, value: { planMarks } });
+    expect(await markPlan(db, asked)).toMatchObject({ ok: true, value: { is: planMarks } });
     expect((await data()).planMarks).toEqual(planMarks);
     const flourish = { ...planMarks, signs: [{ ...planMarks.signs[0]!, sign: "flourish" }] };
     expect(PlanMarksAsked.safeParse({ passageId, before: NO_PLAN_MARKS, after: flourish }).success).toBe(false);

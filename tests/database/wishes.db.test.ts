@@ -65,7 +65,7 @@ describe("what is asked of every fingering", () => {
     await chooseWishes(db, { passageId, before, after: one });
     const answer = await chooseWishes(db, { passageId, before, after: two });
     const both = { ...one, noFourthAndFifth: true };
-    expect(answer).toMatchObject({ ok: true, value: { wishes: both } });
+    expect(answer).toMatchObject({ ok: true, value: { is: both } });
     expect((await data()).wishes).toEqual(both);
     const { digits } = await optionA();
     expect([digits[at(2, 1)], digits[at(2, 2)]]).toEqual([digits[at(1, 1)], digits[at(1, 2)]]);

@@ -4,8 +4,9 @@ import { Tabs } from "radix-ui";
 import { useMemo } from "react";
 import { LaneSwitches } from "../plan/lane-switches";
 import { PlanPanel } from "../plan/plan-panel";
-import { ASIDES, type Aside } from "../plan/use-plan-shown";
+import type { Aside } from "../plan/use-plan-shown";
 import { Build } from "../build/build";
+import { TabList } from "../ui/tab-list";
 import { AddFingering } from "./add-fingering";
 import { Against } from "./against";
 import { BeyondReach } from "./beyond-reach";
@@ -28,17 +29,7 @@ export function BenchAside({ bench }: { bench: BenchInHand }) {
       onValueChange={(next) => planShown.setAside(next as Aside)}
       className="flex flex-col gap-4"
     >
-      <Tabs.List aria-label="What stands beside the score" className="flex border-b border-hairline text-sm">
-        {ASIDES.map((name) => (
-          <Tabs.Trigger
-            key={name}
-            value={name}
-            className="min-h-11 flex-1 text-soft data-[state=active]:text-ink data-[state=active]:shadow-[inset_0_-3px_0_var(--velvet)]"
-          >
-            {ASIDE_NAMES[name]}
-          </Tabs.Trigger>
-        ))}
-      </Tabs.List>
+      <TabList label="What stands beside the score" names={ASIDE_NAMES} />
       <Tabs.Content value="fingers">
         <FingersAside bench={bench} />
       </Tabs.Content>

@@ -8,6 +8,7 @@ import type { Position } from "@/core/fingering/positions";
 import type { Study } from "@/core/fingering/study";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
+import { TabList } from "../ui/tab-list";
 import { FiguresList } from "./figures-list";
 import { PositionsList } from "./positions-list";
 import { RulesForm } from "./rules-form";
@@ -45,18 +46,7 @@ export function Build({ study, option, positions, figures, inHand, notes, note, 
   );
   return (
     <Tabs.Root value={tab} onValueChange={(next) => void setTab(next as (typeof TABS)[number])} className="text-sm">
-      <Tabs.List aria-label="How it is built" className="flex border-b border-hairline">
-        {TABS.map((name) => (
-          <Tabs.Trigger
-            key={name}
-            value={name}
-            className="min-h-11 flex-1 text-soft data-[state=active]:text-ink data-[state=active]:shadow-[inset_0_-3px_0_var(--velvet)]"
-          >
-            {NAMES[name]}
-            {name === "rules" && conflicts.length > 0 ? " !" : ""}
-          </Tabs.Trigger>
-        ))}
-      </Tabs.List>
+      <TabList label="How it is built" names={NAMES} marked={conflicts.length > 0 ? ["rules"] : []} />
       <Tabs.Content value="positions" className="pt-2">
         <PositionsList positions={positions} notes={notes} onGo={onGo} />
       </Tabs.Content>

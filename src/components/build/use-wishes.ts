@@ -6,7 +6,7 @@ import { mergedWishes, type FingeringWishes } from "@/core/fingering/wishes";
 import type { NoteId } from "@/core/passage/note";
 import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
 import { allowOtherHand, giveHands, wish } from "@/server/actions";
-import type { Answer, OptionData, PassageData } from "@/server/types";
+import type { OptionData, PassageData } from "@/server/types";
 import { outbox, worstOf, type Keeping } from "../keeping/outbox";
 import { pendingIn } from "../keeping/pending";
 import { useShared, type Change } from "../keeping/use-shared";
@@ -37,22 +37,14 @@ export function usePassageWishes(
   show: (wishes: FingeringWishes) => void,
   onOptions: OnOptions,
 ): WishesInHand {
-  const { id: passageId } = data;
-  const keepWishes = useCallback(
-    async (change: Change<FingeringWishes>): Promise<Answer<FingeringWishes>> => {
-      const answer = await wish({ passageId, ...change });
-      if (!answer.ok) return answer;
-      onOptions(answer.value.options);
-      return { ok: true, value: answer.value.wishes };
-    },
-    [passageId, onOptions],
-  );
-  const shared = useShared({
-    place: `wishes ${passageId}`,
+  const shared = useShared<FingeringWishes>({
+    passageId: data.id,
+    what: "wishes",
     given: data.wishes,
     show,
     merge: mergedWishes,
-    keep: keepWishes,
+    keep: wish,
+    onOptions,
   });
   const marks = useMarkedNotes(data);
   const hands = useHandsTaken(data, onOptions);
@@ -74,16 +66,15 @@ export function usePassageWishes(
 function useHandsTaken({ id: passageId, study }: PassageData, onOptions: OnOptions) {
   const given = useMemo(() => study.passage.taken ?? {}, [study]);
   const [taken, show] = useState<HandsTaken>(given);
-  const keep = useCallback(
-    async (change: Change<HandsTaken>): Promise<Answer<HandsTaken>> => {
-      const answer = await giveHands({ passageId, ...change });
-      if (!answer.ok) return answer;
-      onOptions(answer.value.options);
-      return { ok: true, value: answer.value.taken };
-    },
-    [passageId, onOptions],
-  );
-  const shared = useShared({ place: `taken ${passageId}`, given, show, merge: mergedTaken, keep });
+  const shared = useShared<HandsTaken>({
+    passageId,
+    what: "taken",
+    given,
+    show,
+    merge: mergedTaken,
+    keep: giveHands,
+    onOptions,
+  });
   return { taken, ...shared };
 }
 

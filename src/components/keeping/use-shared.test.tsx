@@ -1,7 +1,7 @@
 import { act, renderHook, waitFor } from "@testing-library/react";
 import { useState } from "react";
 import { mergedRecord } from "@/core/merge";
-import type { Answer } from "@/server/types";
+import type { Answer, WholeKept } from "@/server/types";
 import { useShared, type Change } from "./use-shared";
 
 jest.mock("sonner", () => ({ toast: { error: jest.fn() } }));
@@ -16,12 +16,12 @@ function serverWith(value: Record) {
     reached: true,
     asked: [] as Change<Record>[],
     keep: (change: Change<Record>) =>
-      new Promise<Answer<Record>>((resolve, reject) => {
+      new Promise<Answer<WholeKept<Record>>>((resolve, reject) => {
         server.asked.push(change);
         waiting.push(() => {
           if (!server.reached) return reject(new Error("no connection"));
           server.value = mergedRecord(change.before, change.after, server.value);
-          resolve({ ok: true, value: server.value });
+          resolve({ ok: true, value: { is: server.value, options: [] } });
         });
       }),
     /** Answers what it was asked first; a page may be on the way to asking. */
@@ -34,12 +34,23 @@ function serverWith(value: Record) {
   return server;
 }
 
+const onOptions = () => undefined;
+
 function opened(server: ReturnType<typeof serverWith>, given: Record = server.value) {
   return renderHook(
     ({ now }: { now: Record }) => {
       const [value, show] = useState(now);
       const { keep } = server;
-      return { value, ...useShared<Record>({ place: "a value", given: now, show, merge: mergedRecord, keep }) };
+      const asked = {
+        passageId: "one",
+        what: "a value",
+        given: now,
+        show,
+        merge: mergedRecord<number>,
+        keep,
+        onOptions,
+      };
+      return { value, ...useShared<Record>(asked) };
     },
     { initialProps: { now: given } },
   );
@@ -80,7 +91,7 @@ describe("a value that several windows may change", () => {
     server.value = { a: 1, b: 9 };
     const again = opened(server, { a: 1, b: 9 });
     await waitFor(() => expect(server.asked).toHaveLength(2));
-    expect(server.asked[1]).toEqual({ before: { a: 1, b: 1 }, after: { a: 2, b: 1 } });
+    expect(server.asked[1]).toMatchObject({ before: { a: 1, b: 1 }, after: { a: 2, b: 1 } });
     await server.answer();
     await server.answer();
     expect(again.result.current.value).toEqual({ a: 2, b: 9 });

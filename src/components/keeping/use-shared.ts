@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
-import type { Answer } from "@/server/types";
+import type { Answer, OptionData, WholeKept } from "@/server/types";
 import { outbox, type Keeping } from "./outbox";
 import { pendingIn } from "./pending";
 
@@ -13,15 +13,18 @@ export interface Change<T> {
 }
 
 interface Asked<T> {
-  /** The name under which it is kept in this browser until the server has answered. */
-  readonly place: string;
+  readonly passageId: string;
+  /** What it is: under this name it is kept in this browser until the server has answered. */
+  readonly what: string;
   /** As the server gave it with the page. */
   readonly given: T;
   show(value: T): void;
   /** Puts together what two windows made of it. */
   merge(before: T, mine: T, theirs: T): T;
   /** Keeps a change; answers with what it came to, changes of other windows included. */
-  keep(change: Change<T>): Promise<Answer<T>>;
+  keep(asked: Change<T> & { readonly passageId: string }): Promise<Answer<WholeKept<T>>>;
+  /** Told what the options have become. */
+  onOptions(options: readonly OptionData[]): void;
 }
 
 export interface SharedInHand<T> {
@@ -33,14 +36,17 @@ export interface SharedInHand<T> {
 }
 
 /**
- * A value that several windows may change: shown at once, kept in the background, and sent again when the page was closed
+ * Something that a passage holds whole, and several windows may change: shown at once, kept in the background, and sent again when the page was closed
  * on the way. What another window has made of it comes with the answer.
  * @param asked its functions must stay the same from one drawing to the next
  */
-export function useShared<T>({ place, given, show, merge, keep }: Asked<T>): SharedInHand<T> {
+export function useShared<T>({ passageId, what, given, show, merge, keep, onOptions }: Asked<T>): SharedInHand<T> {
   const [keeping, setKeeping] = useState<Keeping>("kept");
   const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
-  const pending = useMemo(() => pendingIn<Change<T> & { readonly id: "change" }>(place), [place]);
+  const pending = useMemo(
+    () => pendingIn<Change<T> & { readonly id: "change" }>(`${what} ${passageId}`),
+    [what, passageId],
+  );
   // What the server has, and what this window has made of it.
   const held = useRef({ base: given, newest: given });
 
@@ -57,18 +63,20 @@ export function useShared<T>({ place, given, show, merge, keep }: Asked<T>): Sha
       const { base: before, newest: after } = held.current;
       // It went out with an earlier change.
       if (before === after) return;
-      const answer = await keep({ before, after });
+      const answer = await keep({ passageId, before, after });
       if (!answer.ok) {
         pending.remove("change");
         return void toast.error(answer.message);
       }
+      const { is, options } = answer.value;
+      onOptions(options);
       const { newest } = held.current;
-      const merged = newest === after ? answer.value : merge(after, newest, answer.value);
-      hold(answer.value, merged);
+      const merged = newest === after ? is : merge(after, newest, is);
+      hold(is, merged);
       show(merged);
     });
     return box.settled();
-  }, [box, keep, merge, show, hold, pending]);
+  }, [box, passageId, keep, merge, show, hold, pending, onOptions]);
 
   useEffect(() => {
     const [left] = pending.all();

@@ -4,9 +4,9 @@ import { useCallback, useState } from "react";
 import { toast } from "sonner";
 import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
 import { keepPlan } from "@/server/actions";
-import type { Answer, OptionData } from "@/server/types";
+import type { OptionData } from "@/server/types";
 import type { Keeping } from "../keeping/outbox";
-import { useShared, type Change } from "../keeping/use-shared";
+import { useShared } from "../keeping/use-shared";
 
 export interface PlanMarksInHand {
   readonly marks: PlanMarks;
@@ -26,16 +26,15 @@ export function usePlanMarks(
   onOptions: (options: readonly OptionData[]) => void,
 ): PlanMarksInHand {
   const [marks, show] = useState(given);
-  const keep = useCallback(
-    async (change: Change<PlanMarks>): Promise<Answer<PlanMarks>> => {
-      const answer = await keepPlan({ passageId, ...change });
-      if (!answer.ok) return answer;
-      onOptions(answer.value.options);
-      return { ok: true, value: answer.value.planMarks };
-    },
-    [passageId, onOptions],
-  );
-  const shared = useShared<PlanMarks>({ place: `plan ${passageId}`, given, show, merge: mergedMarks, keep });
+  const shared = useShared<PlanMarks>({
+    passageId,
+    what: "plan",
+    given,
+    show,
+    merge: mergedMarks,
+    keep: keepPlan,
+    onOptions,
+  });
   const { set, takeBack } = shared;
   const setMarks = useCallback((next: PlanMarks) => void set(next), [set]);
   const setWithUndo = useCallback(

@@ -1,9 +1,9 @@
 import type { Hand } from "../hand/hand";
 import type { Finger } from "../hand/finger";
 import type { Point, Wrist } from "../hand/pose";
-import { PLACEMENT } from "../physics";
+import { PLACEMENT, PLAN } from "../physics";
 import { mirrored } from "../placement/standing";
-import { ANGLE_TRIED, HEIGHT_TRIED, type Clearance } from "./clearance";
+import type { Clearance } from "./clearance";
 import { inward, lyingAs, sideways, turned, type Place } from "./place";
 import { wristAt, type PlanFrame } from "./path";
 
@@ -20,14 +20,8 @@ export interface Adjustment {
   readonly wrist: Wrist;
 }
 
-/** mm and degrees by which the hand is moved and turned. Choices: what a player would try. */
-const NUDGE = 10;
-
 /** Strain and mm of clearance below which nothing has changed. Choices: what is shown of them. */
 const LEAST = { strain: 0.05, mm: 0.5 };
-
-/** What a mm of clearance counts for against strain, in the order of the list. A choice. */
-const STRAIN_PER_MM = 1;
 
 interface Changed {
   readonly x: number;
@@ -46,14 +40,14 @@ interface Try {
 const TRIES: readonly Try[] = [
   {
     id: "turn-out",
-    words: `turn the hand ${ANGLE_TRIED} degrees towards the little finger`,
-    change: (a) => ({ ...a, yaw: a.yaw + ANGLE_TRIED }),
+    words: `turn the hand ${PLAN.angleTried} degrees towards the little finger`,
+    change: (a) => ({ ...a, yaw: a.yaw + PLAN.angleTried }),
     gain: "angle",
   },
   {
     id: "turn-in",
-    words: `turn the hand ${ANGLE_TRIED} degrees towards the thumb`,
-    change: (a) => ({ ...a, yaw: a.yaw - ANGLE_TRIED }),
+    words: `turn the hand ${PLAN.angleTried} degrees towards the thumb`,
+    change: (a) => ({ ...a, yaw: a.yaw - PLAN.angleTried }),
     gain: "angle",
   },
   {
@@ -63,20 +57,28 @@ const TRIES: readonly Try[] = [
     gain: "tilt",
   },
   { id: "upright", words: "hold the hand upright", change: (a) => ({ ...a, leaning: false }) },
-  { id: "in", words: `go ${NUDGE} mm nearer to the fallboard`, change: (a) => ({ ...a, depth: a.depth + NUDGE }) },
+  {
+    id: "in",
+    words: `go ${PLAN.nudge} mm nearer to the fallboard`,
+    change: (a) => ({ ...a, depth: a.depth + PLAN.nudge }),
+  },
   {
     id: "out",
-    words: `go ${NUDGE} mm nearer to the edge of the keys`,
-    change: (a) => ({ ...a, depth: a.depth - NUDGE }),
+    words: `go ${PLAN.nudge} mm nearer to the edge of the keys`,
+    change: (a) => ({ ...a, depth: a.depth - PLAN.nudge }),
     gain: "depth",
   },
   {
     id: "outwards",
-    words: `carry the hand ${NUDGE} mm towards the little finger`,
-    change: (a) => ({ ...a, x: a.x + NUDGE }),
+    words: `carry the hand ${PLAN.nudge} mm towards the little finger`,
+    change: (a) => ({ ...a, x: a.x + PLAN.nudge }),
   },
-  { id: "inwards", words: `carry the hand ${NUDGE} mm towards the thumb`, change: (a) => ({ ...a, x: a.x - NUDGE }) },
-  { id: "higher", words: `hold the wrist ${HEIGHT_TRIED} mm higher`, change: (a) => a, gain: "height" },
+  {
+    id: "inwards",
+    words: `carry the hand ${PLAN.nudge} mm towards the thumb`,
+    change: (a) => ({ ...a, x: a.x - PLAN.nudge }),
+  },
+  { id: "higher", words: `hold the wrist ${PLAN.heightTried} mm higher`, change: (a) => a, gain: "height" },
 ];
 
 /**
@@ -128,7 +130,7 @@ function lyingThen(
 }
 
 function worth({ strain, clearance }: Adjustment): number {
-  return strain + clearance * STRAIN_PER_MM;
+  return strain + clearance * PLAN.strainPerClearance;
 }
 
 /** Strain of fingers that reach sideways from a hand that is not over them: as uneven tips do, in the other direction. */

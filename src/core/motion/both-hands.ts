@@ -19,9 +19,6 @@ export interface LeapsTogether {
   readonly unseen: boolean;
 }
 
-/** ms within which two landings count as together. */
-const TOGETHER = 30;
-
 /** Where leaps of both hands fall together. Hands lists of frames, each in order of time. */
 export function leapsTogether(
   { right, left }: Readonly<Record<Side, readonly PlanFrame[]>>,
@@ -29,7 +26,7 @@ export function leapsTogether(
 ): readonly LeapsTogether[] {
   const lefts = leaps(left);
   return leaps(right).flatMap((r): LeapsTogether[] => {
-    const l = lefts.find((each) => Math.abs(each.to.ms - r.to.ms) <= TOGETHER);
+    const l = lefts.find((each) => Math.abs(each.to.ms - r.to.ms) <= PLAN.together);
     if (!l) return [];
     const look = difficulty(r, on) >= difficulty(l, on) ? "right" : "left";
     const other = look === "right" ? l : r;
@@ -61,9 +58,9 @@ export function bothInFront(
   let worst: BothInFront | null = null;
   let l = 0;
   for (const frame of right) {
-    while (l + 1 < left.length && left[l + 1]!.ms <= frame.ms + TOGETHER) l++;
+    while (l + 1 < left.length && left[l + 1]!.ms <= frame.ms + PLAN.together) l++;
     const other = left[l];
-    if (!other || other.ms > frame.ms + TOGETHER || frame.notes.length === 0) continue;
+    if (!other || other.ms > frame.ms + PLAN.together || frame.notes.length === 0) continue;
     const lacks = [elbowRoom(frame.wrist.at.x, "right", on), elbowRoom(other.wrist.at.x, "left", on)];
     const mm = -(lacks[0]! + lacks[1]!);
     if (lacks.every((room) => room < 0) && mm > (worst?.mm ?? 0)) worst = { note: frame.notes[0]!, mm };

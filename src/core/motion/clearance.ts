@@ -25,10 +25,6 @@ export interface ClearanceGain {
   readonly mm: number;
 }
 
-/** Degrees by which an angle is changed, and mm by which a height is, to see what they give. Choices. */
-export const ANGLE_TRIED = 8;
-export const HEIGHT_TRIED = 8;
-
 /** Clearances under a few mm, at each onset the least of its chord and the least on its way. */
 export function clearancesOf(task: Task, frames: readonly Frame[], under: number): readonly Clearance[] {
   return frames.flatMap((now, i) => {
@@ -71,12 +67,12 @@ function clearance(task: Task, from: Press, to: Press, isOver: boolean, kind: Cl
   const mm = clearanceBetween(hand, from, to, isOver);
   const apart = Math.abs(to.x - from.x);
   // The same opening lies farther along the hand when that is turned, and a leaning hand opens its outer pairs by more.
-  const closer = { ...to, x: from.x + Math.sign(to.x - from.x) * apart * Math.cos((ANGLE_TRIED * Math.PI) / 180) };
+  const closer = { ...to, x: from.x + Math.sign(to.x - from.x) * apart * Math.cos((PLAN.angleTried * Math.PI) / 180) };
   const outer = [from.finger, to.finger].some((f) => f === 1 || f === 5);
   const leaning = { ...to, x: from.x + (to.x - from.x) / (1 + (outer ? PLACEMENT.tiltGain : 0)) };
   const all: readonly ClearanceGain[] = [
     { change: "depth", mm: isOver ? KEYBOARD.blackHeight : 0 },
-    { change: "height", mm: HEIGHT_TRIED * PLAN.clearancePerHeight },
+    { change: "height", mm: PLAN.heightTried * PLAN.clearancePerHeight },
     { change: "angle", mm: clearanceBetween(hand, from, closer, isOver) - mm },
     { change: "tilt", mm: clearanceBetween(hand, from, leaning, isOver) - mm },
   ];

@@ -59,9 +59,6 @@ export interface Circle {
   readonly mm: number;
 }
 
-/** Least mm of circle that is one. */
-const LEAST_CIRCLE = 0.5;
-
 /**
  * The circle over a group, from the area that its way encloses, sideways against height; null where it does not come back
  * by half of what it went out, or encloses nothing.
@@ -84,5 +81,5 @@ export function circleOf(
   });
   const mm = Math.abs(area / far);
   // Rightwards below and back above encloses a positive area.
-  return mm < LEAST_CIRCLE ? null : { from, to, way: area * Math.sign(far) > 0 ? "under" : "over", mm };
+  return mm < PLAN.circleLeast ? null : { from, to, way: area * Math.sign(far) > 0 ? "under" : "over", mm };
 }

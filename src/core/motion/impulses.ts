@@ -1,3 +1,4 @@
+import { PLAN } from "../physics";
 import type { Frame } from "../fingering/frame";
 import type { Task } from "../fingering/task";
 import { toNumber } from "../time/beats";
@@ -13,13 +14,6 @@ export interface Impulse {
   readonly why: string;
   readonly touch: Touch;
 }
-
-/** White keys that the middle of the hand is carried at once for a group to start anew. A choice. */
-const CARRIED = 2.5;
-/** Times a note's usual length that make a rest. A choice. */
-const REST = 1.8;
-/** ms from one onset to the next up to which a beat carries a group; slower, a bar does. A choice. */
-const QUICK = 260;
 
 /**
  * The groups of a hand, in order: a new one where the hand is set down anew, after a rest, on an accent, and with the beat
@@ -42,14 +36,14 @@ function startsAt({ instrument }: Task, frames: readonly Frame[], i: number): st
   if (now.onset.swept) return null;
   const { gap } = now.onset;
   const earlier = before.onset.gap;
-  if (Number.isFinite(earlier) && gap > REST * earlier && gap > QUICK) return "after a longer note";
-  if (now.struck.length > 0 && Math.abs(now.centre - before.centre) > CARRIED * whiteWidth(instrument))
+  if (Number.isFinite(earlier) && gap > PLAN.groupRest * earlier && gap > PLAN.groupQuick) return "after a longer note";
+  if (now.struck.length > 0 && Math.abs(now.centre - before.centre) > PLAN.groupCarried * whiteWidth(instrument))
     return "the hand is set down anew";
   const loads = (frame: Frame): number => Math.max(0, ...frame.struck.map((p) => p.stroke.load));
   if (loads(now) > loads(before) + 0.1) return "it is louder here";
   const at = toNumber(now.onset.at);
   const isWhole = Math.abs(at - Math.round(at)) < 1e-6 && now.onset.grace === 0;
-  if (gap <= QUICK && isWhole) return "the beat carries it";
-  if (gap > QUICK && isWhole && Math.round(at) % 4 === 0) return "the bar carries it";
+  if (gap <= PLAN.groupQuick && isWhole) return "the beat carries it";
+  if (gap > PLAN.groupQuick && isWhole && Math.round(at) % 4 === 0) return "the bar carries it";
   return null;
 }

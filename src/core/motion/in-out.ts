@@ -17,19 +17,13 @@ export interface InOut {
   readonly isJerk: boolean;
 }
 
-/** mm across which a fingertip may land in and out; a target as wide as a white key. */
-const LANDING = 23.5;
-
-/** Share of the time it asks for, under which a way in or out is a jerk. A choice. */
-const JERK_SHARE = 0.75;
-
 /** In and out for each onset after the first at which something is struck. */
 export function inOutsOf({ frames, ways }: Path): readonly InOut[] {
   return frames.slice(1).flatMap((frame, i): InOut[] => {
     const before = frames[i]!;
     if (frame.notes.length === 0) return [];
     const mm = frame.depth - before.depth;
-    const needed = carryTime(Math.abs(mm), LANDING);
+    const needed = carryTime(Math.abs(mm), PLAN.landing);
     const begins = frame.ms - beginning(ways.depth, before, frame);
     return [
       {
@@ -37,7 +31,7 @@ export function inOutsOf({ frames, ways }: Path): readonly InOut[] {
         mm,
         begins,
         needed,
-        isJerk: Math.abs(mm) >= PLAN.jerkFrom && begins < JERK_SHARE * needed,
+        isJerk: Math.abs(mm) >= PLAN.jerkFrom && begins < PLAN.jerkShare * needed,
       },
     ];
   });

@@ -1,6 +1,6 @@
 import { FINGERS, type Finger } from "../hand/finger";
 import { poseOf, type Point, type Pose } from "../hand/pose";
-import { MOTION } from "../physics";
+import { MOTION, PLAN } from "../physics";
 import type { HandPlan } from "./hand-plan";
 import { coordinatesAt, wristAt, type PlanFrame } from "./path";
 
@@ -20,11 +20,6 @@ export interface HandMoment {
   /** Whether the hand may close now: nothing is down, or all that is may be left, and there is time before the next place. */
   readonly mayClose: boolean;
 }
-
-/** ms before and after a stroke in which a finger comes from where it rests and goes back there, at most. A choice. */
-const APPROACH = 120;
-/** ms for which a finger counts as active after it has struck. A choice. */
-const ACTIVE = 90;
 
 /**
  * The hand of a plan at a moment in ms from the start of the piece: fingers that are down exactly on their contacts, the
@@ -93,7 +88,7 @@ function stateOf(
 ): FingerState {
   const at = down.get(finger);
   if (!at) return "loose";
-  return at.struckAt >= struckAt - 1 && ms - at.struckAt <= ACTIVE ? "active" : "held";
+  return at.struckAt >= struckAt - 1 && ms - at.struckAt <= PLAN.active ? "active" : "held";
 }
 
 /** Where the middle finger rests in a hand that lies so. */
@@ -112,8 +107,8 @@ function comingTo(
 ): { readonly tips: PlanFrame["tips"]; readonly share: number } | null {
   if (!next) return null;
   const left = next.ms - ms;
-  if (left > APPROACH || left < 0) return null;
-  const share = 1 - left / APPROACH;
+  if (left > PLAN.approach || left < 0) return null;
+  const share = 1 - left / PLAN.approach;
   return { tips: next.tips, share: share * share * (3 - 2 * share) };
 }
 

@@ -18,9 +18,6 @@ export interface Rocking {
   readonly grade: "easy" | "fast" | "fails";
 }
 
-/** Fewest notes that rock: there, back, and there again. */
-const LEAST_NOTES = 4;
-
 /**
  * The rocking figures of a hand: runs of four or more onsets in which finger and key turn back at every one. The rate counts
  * a full cycle, to and fro: sixteenths at a quarter note of 120 are eight notes a second, four cycles.
@@ -31,7 +28,7 @@ export function rockingsOf(frames: readonly Frame[]): readonly Rocking[] {
   for (let i = 2; i <= frames.length; i++) {
     const turns = i < frames.length && rocks(frames[i - 2]!, frames[i - 1]!, frames[i]!);
     if (turns) continue;
-    if (i - from >= LEAST_NOTES) found.push(rockingIn(frames.slice(from, i)));
+    if (i - from >= PLAN.rockingNotes) found.push(rockingIn(frames.slice(from, i)));
     from = i - 1;
   }
   return found;

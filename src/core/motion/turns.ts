@@ -19,9 +19,6 @@ export interface TurnClash {
   readonly ms: number;
 }
 
-/** Fewest notes that one turn carries, for it to be named. */
-const LEAST_NOTES = 3;
-
 /** ms within which a forearm does not serve two demands: half a cycle, half way between the rate that is easy and the one that fails. */
 const CLASH_MS = 1000 / (MOTION.rotationEase + MOTION.rotationFails);
 
@@ -33,9 +30,9 @@ export function turnsOf(frames: readonly Frame[]): readonly Turn[] {
     const way = i < frames.length ? stepOf(frames[i - 1]!, frames[i]!) : 0;
     const before = i - from >= 2 ? stepOf(frames[i - 2]!, frames[i - 1]!) : way;
     if (i < frames.length && way !== 0 && way === before) continue;
-    if (i - from >= LEAST_NOTES)
+    if (i - from >= PLAN.turnNotes)
       found.push({ kind: "single", towards: towards(before), notes: frames.slice(from, i).map(noteOf) });
-    const turnsBack = way !== 0 && before === -way && i - from >= LEAST_NOTES && runsOn(frames, i, way);
+    const turnsBack = way !== 0 && before === -way && i - from >= PLAN.turnNotes && runsOn(frames, i, way);
     if (turnsBack)
       found.push({ kind: "double", towards: towards(before), notes: frames.slice(i - 2, i + 1).map(noteOf) });
     from = way !== 0 ? i - 1 : i;

@@ -1,7 +1,5 @@
+import { PLAN } from "../../physics";
 import { at, type Sign } from "./sign";
-
-/** mm from one onset to the next that are worth a sign. A choice. */
-const WORTH = 9;
 
 /** The wrist on its way up or down, at the onset that it has got to. */
 export function heightSign(id: string, words: string, way: 1 | -1): Sign {
@@ -9,6 +7,8 @@ export function heightSign(id: string, words: string, way: 1 | -1): Sign {
     id,
     words,
     find: ({ frames }) =>
-      frames.slice(1).flatMap((now, i) => (way * (now.height - frames[i]!.height) >= WORTH ? at(now.notes[0]) : [])),
+      frames
+        .slice(1)
+        .flatMap((now, i) => (way * (now.height - frames[i]!.height) >= PLAN.heightWorthSign ? at(now.notes[0]) : [])),
   };
 }

@@ -1,11 +1,9 @@
+import { PLAN } from "../../physics";
 import { eachHand } from "./warning";
-
-/** ms without a window from which it is named. A choice. */
-const LONG = 2000;
 
 /** The longest stretch in which the hand nowhere finds time to close. */
 export const keptOpen = eachHand("kept-open", "ms", ({ closing: { longestWithout, openShare } }) =>
-  longestWithout === null || longestWithout.ms < LONG || openShare === 0
+  longestWithout === null || longestWithout.ms < PLAN.keptOpenFrom || openShare === 0
     ? []
     : [
         {
