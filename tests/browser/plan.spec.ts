@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { expect, test, type Locator } from "@playwright/test";
-import { engraved } from "./support";
+import { engraved, kept } from "./support";
 
 test("the hand plan: lanes, warnings, slow motion, signs, tune and touch, kept and in the file", async ({ page }) => {
   const problems: string[] = [];
@@ -110,6 +110,20 @@ test("the hand plan: lanes, warnings, slow motion, signs, tune and touch, kept a
     await page.getByRole("button", { name: "Take away like a swing" }).click();
     await expect(signs).toHaveCount(before - 1);
     await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+    await expect(signs).toHaveCount(before);
+    await page.getByRole("button", { name: "Take away like a swing" }).click();
+    await expect(signs).toHaveCount(before - 1);
+    await kept(page);
+    // And after the page was opened anew, along everything that was done.
+    await page.reload();
+    await engraved(page);
+    await expect(signs).toHaveCount(before - 1);
+    const panel = page.getByRole("tabpanel", { name: "Hand plan" });
+    await panel.getByRole("button", { name: "Undo" }).click();
+    await expect(signs).toHaveCount(before);
+    await panel.getByRole("button", { name: "Redo" }).click();
+    await expect(signs).toHaveCount(before - 1);
+    await panel.getByRole("button", { name: "Undo" }).click();
     await expect(signs).toHaveCount(before);
   });
 

@@ -14,6 +14,7 @@ import { Causes } from "./causes";
 import { FingerPad } from "./finger-pad";
 import { OptionCards } from "./option-cards";
 import { RestingNotice } from "./resting-notice";
+import { UndoButtons } from "./undo-buttons";
 import { BestAtTempo } from "./tempo-slider";
 import type { BenchInHand } from "./use-bench";
 import { useCardMerits } from "./use-card-merits";
@@ -48,21 +49,26 @@ function PlanAside({ bench }: { bench: BenchInHand }) {
   if (!inView) return null;
   return (
     <aside className="flex flex-col gap-3">
-      <div role="radiogroup" aria-label="The plan of option" className="flex items-center gap-1">
-        <span className="mr-1 text-sm text-soft">Of option</span>
-        {view.all.map(({ option }) => (
-          <button
-            key={option.id}
-            type="button"
-            role="radio"
-            aria-checked={option.id === inView.option.id}
-            aria-label={`Option ${option.name}`}
-            onClick={() => bench.chooseOption(option.name)}
-            className="size-11 border border-hairline font-serif italic aria-checked:border-2 aria-checked:border-velvet aria-checked:font-bold"
-          >
-            {option.name}
-          </button>
-        ))}
+      <div className="flex flex-wrap items-center justify-between gap-1">
+        <div role="radiogroup" aria-label="The plan of option" className="flex items-center gap-1">
+          <span className="mr-1 text-sm text-soft">Of option</span>
+          {view.all.map(({ option }) => (
+            <button
+              key={option.id}
+              type="button"
+              role="radio"
+              aria-checked={option.id === inView.option.id}
+              aria-label={`Option ${option.name}`}
+              onClick={() => bench.chooseOption(option.name)}
+              className="size-11 border border-hairline font-serif italic aria-checked:border-2 aria-checked:border-velvet aria-checked:font-bold"
+            >
+              {option.name}
+            </button>
+          ))}
+        </div>
+        <div className="flex gap-1">
+          <UndoButtons option={bench.inForce ?? inView.option} onWalk={bench.does.walk} />
+        </div>
       </div>
       <LaneSwitches shown={settings.planLanes} onToggle={planShown.toggleLane} />
       <PlanPanel

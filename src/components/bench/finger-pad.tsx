@@ -1,11 +1,11 @@
 "use client";
 
 import { useState } from "react";
-import { Redo2, Undo2 } from "lucide-react";
 import { FINGERS, type Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
 import { Button } from "../ui/button";
+import { UndoButtons } from "./undo-buttons";
 
 interface Props {
   readonly option: OptionData;
@@ -45,12 +45,7 @@ export function FingerPad({ option, note, onPin, onRuleOut, onWalk }: Props) {
       <Button onClick={() => onPin(null)} disabled={pinned === undefined} className="px-3!">
         Lift pin
       </Button>
-      <Button onClick={() => onWalk("undo")} disabled={option.undoable === 0} aria-label="Undo" className="px-3!">
-        <Undo2 size={16} aria-hidden />
-      </Button>
-      <Button onClick={() => onWalk("redo")} disabled={option.redoable === 0} aria-label="Redo" className="px-3!">
-        <Redo2 size={16} aria-hidden />
-      </Button>
+      <UndoButtons option={option} onWalk={onWalk} />
     </div>
   );
 }

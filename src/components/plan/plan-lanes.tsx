@@ -20,7 +20,7 @@ interface Props {
 }
 
 /** px of a lane for one hand. */
-const HEIGHT = 44;
+const HEIGHT = 38;
 /** px kept free over and under its line. */
 const MARGIN = 6;
 
