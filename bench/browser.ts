@@ -103,17 +103,20 @@ async function engraverAlone(): Promise<number[]> {
     // What was engraved once is kept: forgotten here, so that it is engraved again.
     await forgetEngravings();
     await page.waitForTimeout(300);
-    const changed = page.evaluate(async () => {
+    // Listening begins before the key is pressed, however busy the page is.
+    const watching = await page.evaluateHandle(() => {
       const before = document.querySelector(".engraving svg");
-      await new Promise((resolve) => addEventListener("keydown", resolve, { once: true }));
-      const from = performance.now();
-      while (document.querySelector(".engraving svg") === before && performance.now() - from < 5000)
-        await new Promise((resolve) => requestAnimationFrame(resolve));
-      return performance.now() - from;
+      const changed = (async () => {
+        await new Promise((resolve) => addEventListener("keydown", resolve, { once: true }));
+        const from = performance.now();
+        while (document.querySelector(".engraving svg") === before && performance.now() - from < 5000)
+          await new Promise((resolve) => requestAnimationFrame(resolve));
+        return performance.now() - from;
+      })();
+      return { changed };
     });
-    await page.waitForTimeout(100);
     await page.keyboard.press(key);
-    times.push(await changed);
+    times.push(await watching.evaluate(({ changed }) => changed));
   }
   await page.keyboard.press("Equal");
   await page.keyboard.press("Equal");

@@ -30,6 +30,16 @@ describe("digits on the score", () => {
     expect(l!.y - DIGIT_SIZE * 0.72).toBeGreaterThan(200);
   });
 
+  it("stand over a bar number that is in their way, and nowhere else for one that is not", () => {
+    const notes = [note("last", 72, "0", "1"), note("next", 74, "1", "1")];
+    const free = places({ last: { x: 200, top: 60 }, next: { x: 230, top: 60 } });
+    const numbered = { ...free, barNumbers: [{ left: 203, right: 212, top: 32, bottom: 44 }] };
+    const [usual] = placeDigits(free, notes, [layer({ last: 1, next: 2 })]);
+    const [last, next] = placeDigits(numbered, notes, [layer({ last: 1, next: 2 })]);
+    expect(last!.y).toBeLessThan(32);
+    expect(next!.y).toBe(usual!.y);
+  });
+
   it("stack in the order of a chord's notes, the lowest nearest below and the highest on top", () => {
     const chord = [note("c", 60, "0", "1"), note("e", 64, "0", "1"), note("g", 67, "0", "1")];
     const placed = placeDigits(places({ c: {}, e: {}, g: {} }), chord, [layer({ c: 1, e: 3, g: 5 })]);

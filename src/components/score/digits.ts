@@ -35,6 +35,8 @@ export interface DigitPlaced {
 /** px a digit takes up at full size, and px between it and the ink below or above. */
 export const DIGIT_SIZE = 15;
 const CLEAR = 5;
+/** Half a digit's width with the room it needs, as a share of its size. */
+const DIGIT_WIDTH = 0.4;
 
 /**
  * Places digits: over the notes of the upper staff, under those of the lower; where a staff has several
@@ -55,7 +57,7 @@ export function placeDigits(
     const x = spots.reduce((sum, s) => sum + s.x, 0) / spots.length;
     const staff = places.staves[Math.min(group[0]!.staff, places.staves.length) - 1];
     const edge = above
-      ? Math.min(...spots.map((s) => s.top), staff?.top ?? Infinity) - CLEAR
+      ? overNumbers(places, { x, size, edge: Math.min(...spots.map((s) => s.top), staff?.top ?? Infinity) - CLEAR })
       : Math.max(...spots.map((s) => s.bottom), staff?.bottom ?? -Infinity) + CLEAR + size * 0.72;
     const outward = above ? group : [...group].reverse();
     layers.forEach((layer, depth) => {
@@ -79,6 +81,18 @@ export function placeDigits(
     });
   }
   return placed;
+}
+
+/** The edge from which digits stack upwards, over a bar number that stands in their way. */
+function overNumbers(
+  { barNumbers = [] }: LinePlaces,
+  { x, size, edge }: { readonly x: number; readonly size: number; readonly edge: number },
+): number {
+  const half = size * DIGIT_WIDTH;
+  const inTheWay = barNumbers.filter(
+    ({ left, right, top, bottom }) => x + half > left && x - half < right && edge > top && edge - size < bottom,
+  );
+  return Math.min(edge, ...inTheWay.map(({ top }) => top - 2));
 }
 
 interface Stack {

@@ -7,6 +7,15 @@ export interface LinePlaces {
   readonly notes: ReadonlyMap<NoteId, NotePlace>;
   /** Top and bottom of each staff, upper first. */
   readonly staves: readonly { readonly top: number; readonly bottom: number }[];
+  /** Where bar numbers stand; none where not said. */
+  readonly barNumbers?: readonly Box[];
+}
+
+export interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
 }
 
 export interface NotePlace {
@@ -40,7 +49,13 @@ export function readPlaces(line: HTMLElement, ids: readonly NoteId[]): LinePlace
       stemUp: hasStem ? stem.top + stem.height / 2 < head.top + head.height / 2 : null,
     });
   }
-  return { width: frame.width, height: frame.height, notes, staves: staffPlaces(line, frame) };
+  const barNumbers = [...line.querySelectorAll("g.mNum")].map((number) => within(number, frame));
+  return { width: frame.width, height: frame.height, notes, staves: staffPlaces(line, frame), barNumbers };
+}
+
+function within(element: Element, frame: DOMRect): Box {
+  const { left, right, top, bottom } = element.getBoundingClientRect();
+  return { left: left - frame.left, right: right - frame.left, top: top - frame.top, bottom: bottom - frame.top };
 }
 
 function staffPlaces(line: HTMLElement, frame: DOMRect): LinePlaces["staves"] {
