@@ -177,6 +177,8 @@ for (const bars of [4, 16]) {
     anew.push(await opened(`Timed over ${bars} bars`));
   }
   row(`opening the passage, engraved anew, ${bars * 16} notes`, spread(anew));
+  // Left open until all of it is engraved and kept.
+  await page.waitForTimeout(3000);
   const again: number[] = [];
   for (let i = 0; i < 5; i++) again.push(await opened(`Timed over ${bars} bars`));
   row(`opening the passage, the engraving kept, ${bars * 16} notes`, spread(again));

@@ -114,7 +114,10 @@ function useKeptInView(line: React.RefObject<HTMLDivElement | null>, chosen: Not
   const holdsChosen = chosen !== undefined;
   const x = chosen?.x;
   useEffect(() => {
-    if (holdsChosen) line.current?.scrollIntoView({ block: "nearest", inline: "nearest" });
+    if (!holdsChosen) return;
+    // Once the page is laid out: asked for before, it would be laid out twice.
+    const soon = requestAnimationFrame(() => line.current?.scrollIntoView({ block: "nearest", inline: "nearest" }));
+    return () => cancelAnimationFrame(soon);
   }, [holdsChosen, line]);
   useEffect(() => {
     const frame = line.current?.parentElement;
