@@ -279,7 +279,7 @@ describe("velvet -- plan", () => {
     expect(code).toBe(0);
     const [hand] = line["hands"] as {
       hand: string;
-      frames: { notes: string[]; x: number; short: number | null; tips: { finger: number; midi: number }[] }[];
+      frames: { x: number; short: number | null; room: { x: { least: number; most: number } }; tips: unknown[] }[];
       releases: { time: number; travel: number; window: number; short: number }[];
       impulses: unknown[];
     }[];
@@ -288,7 +288,9 @@ describe("velvet -- plan", () => {
     for (const frame of hand!.frames) {
       expect(frame.tips.length).toBeGreaterThan(0);
       expect(frame.short).toBeNull();
-      expect(Number.isFinite(frame.x)).toBe(true);
+      // Both rounded.
+      expect(frame.x).toBeGreaterThan(frame.room.x.least - 0.2);
+      expect(frame.x).toBeLessThan(frame.room.x.most + 0.2);
     }
     for (const { time, travel, window, short } of hand!.releases) expect(window + travel - short).toBeCloseTo(time, 1);
     expect(hand!.impulses.length).toBeGreaterThan(0);

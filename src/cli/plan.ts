@@ -39,6 +39,7 @@ function handEntry({ side, frames, path: _path, hand: _hand, ...figures }: HandP
       shape: frame.shape,
       tilt: frame.tilt,
       offCentre: rounded(offCentre(frame)),
+      room: deep(frame.room),
       strain: rounded(frame.strain),
       short: frame.short,
       tips: frame.tips.map(({ finger, key, part, at }) => ({

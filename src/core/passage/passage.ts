@@ -39,13 +39,12 @@ export interface Passage {
 }
 
 export type HandsTaken = Readonly<Record<NoteId, Side>>;
+export type Tune = { readonly top: true } | { readonly voice: string } | { readonly notes: readonly NoteId[] };
 
 /** Notes taken in two windows put together, as in core/merge. */
 export function mergedTaken(before: HandsTaken, mine: HandsTaken, theirs: HandsTaken): HandsTaken {
   return mergedRecord<Side>(before, mine, theirs);
 }
-
-export type Tune = { readonly top: true } | { readonly voice: string } | { readonly notes: readonly NoteId[] };
 
 /** The notes of the tune; none where no tune is named. */
 export function tuneOf(passage: Passage): ReadonlySet<NoteId> {
