@@ -36,8 +36,8 @@ export interface SharedInHand<T> {
 }
 
 /**
- * Something that a passage holds whole, and several windows may change: shown at once, kept in the background, and sent again when the page was closed
- * on the way. What another window has made of it comes with the answer.
+ * Something that a passage holds whole, and several windows may change: shown at once, kept in the background, and sent
+ * again when the page was closed on the way. What another window has made of it comes with the answer.
  * @param asked its functions must stay the same from one drawing to the next
  */
 export function useShared<T>({ passageId, what, given, show, merge, keep, onOptions }: Asked<T>): SharedInHand<T> {

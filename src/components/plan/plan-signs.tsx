@@ -1,9 +1,11 @@
 import type { SignPlaced } from "@/core/motion/signs";
+import { DIGIT_HEIGHT, type DigitPlaced } from "../score/digits";
 import type { LinePlaces } from "../score/places";
 import { SignDrawing } from "./sign-drawing";
 
-/** px from the staff's ink to the signs, and from one row of them to the next. */
+/** px from the staff's ink to the signs, from the outermost digits, and from one row of signs to the next. */
 const CLEAR = 30;
+const CLEAR_OF_DIGITS = 9;
 const ROW = 13;
 
 interface Placed {
@@ -14,8 +16,16 @@ interface Placed {
 }
 
 /** The signs of the plan over and under the staves, and the words of the player. */
-export function PlanSigns({ places, signs }: { places: LinePlaces; signs: readonly SignPlaced[] }) {
-  return placed(places, signs).map(({ sign, x, y, end }) => (
+export function PlanSigns({
+  places,
+  signs,
+  digits,
+}: {
+  places: LinePlaces;
+  signs: readonly SignPlaced[];
+  digits: readonly DigitPlaced[];
+}) {
+  return placed(places, signs, digits).map(({ sign, x, y, end }) => (
     <g key={sign.key} data-sign-of-plan={sign.sign}>
       <title>{sign.words}</title>
       {sign.sign === "group" ? (
@@ -42,8 +52,9 @@ export function PlanSigns({ places, signs }: { places: LinePlaces; signs: readon
 export function overhangOf(
   places: LinePlaces,
   signs: readonly SignPlaced[],
+  digits: readonly DigitPlaced[],
 ): { readonly over: number; readonly under: number } {
-  const ys = placed(places, signs).map(({ y }) => y);
+  const ys = placed(places, signs, digits).map(({ y }) => y);
   return {
     over: Math.max(0, ROW - Math.min(Infinity, ...ys)),
     under: Math.max(0, Math.max(-Infinity, ...ys) + ROW - places.height),
@@ -51,7 +62,7 @@ export function overhangOf(
 }
 
 /** Groups in the row nearest the digits, signs in the next, one beyond the other where several stand at a note. */
-function placed(places: LinePlaces, signs: readonly SignPlaced[]): readonly Placed[] {
+function placed(places: LinePlaces, signs: readonly SignPlaced[], digits: readonly DigitPlaced[]): readonly Placed[] {
   const beside = new Map<string, number>();
   const outer = (above: boolean): number => {
     const ys = [...places.notes.values()];
@@ -60,7 +71,11 @@ function placed(places: LinePlaces, signs: readonly SignPlaced[]): readonly Plac
       ? Math.min(staves[0]?.top ?? 0, ...ys.map((n) => n.top))
       : Math.max(staves.at(-1)?.bottom ?? 0, ...ys.map((n) => n.bottom));
   };
-  const [top, bottom] = [outer(true) - CLEAR, outer(false) + CLEAR];
+  const middle = places.height / 2;
+  const over = digits.filter(({ y }) => y < middle).map(({ y, size }) => y - size * DIGIT_HEIGHT - CLEAR_OF_DIGITS);
+  const under = digits.filter(({ y }) => y > middle).map(({ y }) => y + CLEAR_OF_DIGITS);
+  const top = Math.min(outer(true) - CLEAR, ...over);
+  const bottom = Math.max(outer(false) + CLEAR, ...under);
   return signs.flatMap((sign): Placed[] => {
     const at = places.notes.get(sign.note);
     if (!at) return [];

@@ -35,6 +35,8 @@ export interface DigitPlaced {
 /** px a digit takes up at full size, and px between it and the ink below or above. */
 export const DIGIT_SIZE = 15;
 const CLEAR = 5;
+/** How high a digit's ink stands over its line, as a share of its size. */
+export const DIGIT_HEIGHT = 0.72;
 /** Half a digit's width with the room it needs, as a share of its size. */
 const DIGIT_WIDTH = 0.4;
 
@@ -58,7 +60,7 @@ export function placeDigits(
     const staff = places.staves[Math.min(group[0]!.staff, places.staves.length) - 1];
     const edge = above
       ? overNumbers(places, { x, size, edge: Math.min(...spots.map((s) => s.top), staff?.top ?? Infinity) - CLEAR })
-      : Math.max(...spots.map((s) => s.bottom), staff?.bottom ?? -Infinity) + CLEAR + size * 0.72;
+      : Math.max(...spots.map((s) => s.bottom), staff?.bottom ?? -Infinity) + CLEAR + size * DIGIT_HEIGHT;
     const outward = above ? group : [...group].reverse();
     layers.forEach((layer, depth) => {
       const { name, fingering, pins, marked, printed, changed, written } = layer;

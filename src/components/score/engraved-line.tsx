@@ -9,7 +9,7 @@ import { overhangOf, PlanSigns } from "../plan/plan-signs";
 import { HandBrackets } from "./hand-brackets";
 import { PositionLanes } from "./position-lane";
 import { Digit } from "./digit";
-import { placeDigits } from "./digits";
+import { placeDigits, type DigitPlaced } from "./digits";
 import { FigureMarks } from "./figure-marks";
 import { placeSigns } from "./signs";
 import { RemedySign } from "./remedy-sign";
@@ -34,6 +34,7 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
   const ids = useMemo(() => notes.map((n) => n.id), [notes]);
   const measure = useCallback((element: HTMLElement) => setPlaces(readPlaces(element, ids)), [ids]);
   const own = useMemo(() => (places ? notes.filter((n) => places.notes.has(n.id)) : []), [places, notes]);
+  const digits = useMemo(() => (places ? placeDigits(places, own, layers, zoom) : []), [places, own, layers, zoom]);
   const chosen = selected ? places?.notes.get(selected) : undefined;
   const choose = (event: React.PointerEvent | React.MouseEvent): void => {
     const id = (event.target as Element).closest("g.note")?.id as NoteId | undefined;
@@ -46,7 +47,7 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
   useKeptInView(line, chosen);
   return (
     <div ref={line} className="scroll-mt-2 scroll-mb-(--covered-below) print:break-inside-avoid">
-      <div className="relative" style={roomFor(places, plan)} onClick={choose}>
+      <div className="relative" style={roomFor(places, plan, digits)} onClick={choose}>
         <Engraved svg={svg} onDrawn={measure} />
         {places && (
           <svg
@@ -64,8 +65,8 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
             ))}
             <HandBrackets places={places} notes={notes} taken={taken ?? NONE_TAKEN} />
             {figures && <FigureMarks places={places} marks={figures} />}
-            {plan && <PlanSigns places={places} signs={plan.signs} />}
-            <Digits places={places} notes={own} layers={layers} zoom={zoom} selected={chosen ? selected : null} />
+            {plan && <PlanSigns places={places} signs={plan.signs} digits={digits} />}
+            <Digits digits={digits} first={layers[0]?.name} selected={chosen ? selected : null} />
           </svg>
         )}
       </div>
@@ -78,22 +79,28 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
 
 /** The digits of all layers on one line. */
 const Digits = memo(function Digits({
-  places,
-  notes,
-  layers,
-  zoom,
+  digits,
+  first,
   selected,
-}: Pick<Props, "notes" | "layers" | "zoom" | "selected"> & { readonly places: LinePlaces }) {
-  const digits = useMemo(() => placeDigits(places, notes, layers, zoom), [places, notes, layers, zoom]);
+}: {
+  readonly digits: readonly DigitPlaced[];
+  /** The layer in view. */
+  readonly first: string | undefined;
+  readonly selected: NoteId | null;
+}) {
   return digits.map((d) => (
-    <Digit key={`${d.layer} ${d.note}`} {...d} strong={d.layer === layers[0]?.name} chosen={d.note === selected} />
+    <Digit key={`${d.layer} ${d.note}`} {...d} strong={d.layer === first} chosen={d.note === selected} />
   ));
 });
 
 /** Room over and under a line for the signs that go past it. */
-function roomFor(places: LinePlaces | null, plan: Props["plan"]): React.CSSProperties | undefined {
+function roomFor(
+  places: LinePlaces | null,
+  plan: Props["plan"],
+  digits: readonly DigitPlaced[],
+): React.CSSProperties | undefined {
   if (!places || !plan) return undefined;
-  const { over, under } = overhangOf(places, plan.signs);
+  const { over, under } = overhangOf(places, plan.signs, digits);
   return { marginTop: over, marginBottom: under };
 }
 

@@ -1,6 +1,7 @@
 import type { Figure } from "@/core/figures/figure";
 import type { NoteId } from "@/core/passage/note";
 import type { Side } from "@/core/hand/finger";
+import { Letter } from "../ui/letter";
 import type { LinePlaces } from "./places";
 
 /** A figure as it is drawn: each place at which it comes, under one letter. */
@@ -51,19 +52,9 @@ export function FigureMarks({ places, marks }: { places: LinePlaces; marks: read
             strokeWidth={1.1}
             strokeDasharray={tied ? undefined : "1.5 3"}
           />
-          <text
-            x={from + 8}
-            y={y + 4}
-            fontSize={13}
-            fontFamily="var(--font-serif)"
-            fontStyle="italic"
-            fill="var(--ink)"
-            stroke="var(--paper)"
-            strokeWidth={4}
-            paintOrder="stroke"
-          >
+          <Letter x={from + 8} y={y + 4} size={13}>
             {`${letter}${"′".repeat(Math.min(i, 3))}`}
-          </text>
+          </Letter>
         </g>
       );
     }),

@@ -2,6 +2,7 @@
 
 import type { ReactNode } from "react";
 import { CartesianGrid, Label, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import { Letter } from "../ui/letter";
 import { STROKES } from "./strokes";
 
 /** px; the chart keeps its height while it is worked out. */
@@ -70,23 +71,12 @@ export function TempoLines({ names, tempos, lines, target, below, most, children
 
 /** The letter of a line, over it at one of its points. */
 function letterOn(name: string, at: number) {
-  return function Letter({ index, x, y }: { index?: number; x?: number | string; y?: number | string }) {
+  return function AtIndex({ index, x, y }: { index?: number; x?: number | string; y?: number | string }) {
     if (index !== at) return <g />;
     return (
-      <text
-        x={Number(x)}
-        y={Number(y) - 6}
-        textAnchor="middle"
-        fontSize={16}
-        fontFamily="var(--font-serif)"
-        fontStyle="italic"
-        fill="var(--ink)"
-        stroke="var(--paper)"
-        strokeWidth={4}
-        paintOrder="stroke"
-      >
+      <Letter x={Number(x)} y={Number(y) - 6} size={16} anchor="middle">
         {name}
-      </text>
+      </Letter>
     );
   };
 }

@@ -4,7 +4,7 @@ import type { LeaningId } from "@/core/fingering/leanings";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Finger } from "@/core/hand/finger";
-import type { Db } from "../client";
+import type { Db, Tx } from "../client";
 import { changesOf, setChangesAside } from "./passage-changes";
 import { edit, fingering, fingeringVersion, type editKind, type origin } from "../schema";
 
@@ -47,8 +47,6 @@ type State = Pick<FingeringKept, "digits" | "pins" | "ruledOut">;
 /** Kept, or refused because the fingering has moved on; then as it stands is given back, and nothing is overwritten. */
 export type Kept =
   { readonly outcome: "kept" | "outdated"; readonly now: FingeringKept } | { readonly outcome: "gone" };
-
-type Tx = Parameters<Parameters<Db["transaction"]>[0]>[0];
 
 export async function fingeringsOf(db: Db | Tx, passageId: string): Promise<readonly FingeringKept[]> {
   const rows = await db

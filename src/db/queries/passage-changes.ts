@@ -3,7 +3,7 @@ import { isSame } from "@/core/merge";
 import { mergedWishes, type FingeringWishes } from "@/core/fingering/wishes";
 import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
 import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
-import type { Db } from "../client";
+import type { Db, Tx } from "../client";
 import { edit, fingering, passage, passageChange } from "../schema";
 
 /** What a passage holds whole, and several windows may change at once. */
@@ -26,8 +26,6 @@ export interface Changed<W extends What> {
   readonly was: Wholes[W];
   readonly is: Wholes[W];
 }
-
-type Tx = Parameters<Parameters<Db["transaction"]>[0]>[0];
 
 /**
  * Changes a whole in one step, so that no other change comes between, and writes it into the log.
