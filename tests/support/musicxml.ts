@@ -25,6 +25,22 @@ interface NoteMade {
   readonly lyric?: boolean;
 }
 
+/** A score of several parts, each with its name and the bodies of its bars; attributes stand as given. */
+export function partsXml(
+  parts: readonly { readonly name: string; readonly bars: readonly string[] }[],
+  list = "",
+): string {
+  const named = parts.map(({ name }, i) => `<score-part id="P${i + 1}"><part-name>${name}</part-name></score-part>`);
+  const bodies = parts.map(({ bars }, i) => {
+    const measures = bars.map((body, b) => {
+      const attributes = b === 0 ? `<attributes><divisions>${DIVISIONS}</divisions></attributes>` : "";
+      return `<measure number="${b + 1}">${attributes}${body}</measure>`;
+    });
+    return `<part id="P${i + 1}">${measures.join("")}</part>`;
+  });
+  return `<score-partwise version="4.0"><part-list>${list === "" ? named.join("") : list}</part-list>${bodies.join("")}</score-partwise>`;
+}
+
 /** One <note>; the length in divisions, twelve to a quarter. */
 export function noteXml(
   pitch: string,

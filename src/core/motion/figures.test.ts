@@ -8,7 +8,8 @@ import { offCentre } from "./centre";
 import { circleOf, longestFrozen } from "./height";
 import type { HandPlan } from "./hand-plan";
 import { planOf } from "./plan";
-import { swingOf } from "./turn";
+import { PLAN } from "../physics";
+import { tiltOf } from "./turn";
 import { touchChosen } from "./touch";
 import { WARNINGS } from "./warnings";
 
@@ -23,13 +24,20 @@ describe("centre", () => {
 });
 
 describe("the forearm's turn", () => {
-  it("is smaller the farther the two keys lie apart and the closer the fingers stay to them", () => {
-    // sin of the swing is 15 mm of travel and lift over the distance: over an octave of 164.5 mm 5.23 degrees.
-    expect(swingOf(164.5)).toBeCloseTo((Math.asin(15 / 164.5) * 180) / Math.PI, 9);
-    expect(swingOf(164.5)).toBeCloseTo(5.23, 2);
-    expect(swingOf(47)).toBeGreaterThan(swingOf(164.5));
-    expect(swingOf(164.5, 1)).toBeLessThan(swingOf(164.5, 5));
-    expect(swingOf(3)).toBe(90);
+  it("brings the one tip down and lifts the other over its key, and is smaller the farther apart and the nearer they stay", () => {
+    for (const [mm, lift] of [
+      [164.5, 5],
+      [47, 5],
+      [47, 1],
+    ] as const) {
+      const angle = (tiltOf(mm, lift) * Math.PI) / 180;
+      // Two tips on a rod that turns about its middle: how much higher the one stands than the other.
+      const tips = [-mm / 2, mm / 2].map((x) => x * Math.sin(angle));
+      expect(tips[1]! - tips[0]!).toBeCloseTo(PLAN.keyTravel + lift, 9);
+    }
+    expect(tiltOf(47)).toBeGreaterThan(tiltOf(164.5));
+    expect(tiltOf(164.5, 1)).toBeLessThan(tiltOf(164.5, 5));
+    expect(tiltOf(3)).toBe(90);
   });
 
   it("goes to and fro with the fingers that play, and lies between in the midst of a run", () => {

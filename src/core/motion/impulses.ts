@@ -1,7 +1,6 @@
 import { PLAN } from "../physics";
 import type { Frame } from "../fingering/frame";
 import type { Task } from "../fingering/task";
-import { toNumber } from "../time/beats";
 import { whiteWidth } from "../keyboard/geometry";
 import { touchOf, type Touch } from "./touch";
 
@@ -41,9 +40,8 @@ function startsAt({ instrument }: Task, frames: readonly Frame[], i: number): st
     return "the hand is set down anew";
   const loads = (frame: Frame): number => Math.max(0, ...frame.struck.map((p) => p.stroke.load));
   if (loads(now) > loads(before) + 0.1) return "it is louder here";
-  const at = toNumber(now.onset.at);
-  const isWhole = Math.abs(at - Math.round(at)) < 1e-6 && now.onset.grace === 0;
-  if (gap <= PLAN.groupQuick && isWhole) return "the beat carries it";
-  if (gap > PLAN.groupQuick && isWhole && Math.round(at) % 4 === 0) return "the bar carries it";
+  const { pulse } = now.onset;
+  if (gap <= PLAN.groupQuick && pulse !== "between") return "the beat carries it";
+  if (gap > PLAN.groupQuick && pulse === "bar") return "the bar carries it";
   return null;
 }

@@ -45,7 +45,8 @@ export function* motionSweeping(
 }
 
 function motionOf(study: Study, fingering: Fingering): { rotation: number; travel: number; windows: number } {
-  const { hands } = planOf(study, fingering);
+  // A hand that has nothing to play has no frame.
+  const hands = planOf(study, fingering).hands.filter(({ frames }) => frames.length > 0);
   const rates = hands.flatMap(({ frames }) =>
     frames.slice(2).map((now, i) => rockingRate(frames[i]!.frame, frames[i + 1]!.frame, now.frame)),
   );

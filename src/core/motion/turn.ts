@@ -48,7 +48,7 @@ function rockingIn(frames: readonly Frame[]): Rocking {
   return {
     notes: frames.flatMap((f) => f.struck[0]!.stroke.notes[0]!),
     rate,
-    amplitude: swingOf(widest(frames)) / 2,
+    amplitude: tiltOf(widest(frames)),
     reach: Math.max(...fingers) - Math.min(...fingers),
     grade: rate <= MOTION.rotationEase ? "easy" : rate <= MOTION.rotationFails ? "fast" : "fails",
   };
@@ -61,18 +61,20 @@ function widest(frames: readonly Frame[]): number {
 }
 
 /**
- * Degrees that a forearm turns from the one tip down to the other down, about an axis between them: the sine is what a tip
- * travels, the key's way and its lift over the key, against their distance in mm. Wide figures turn little, near fingers
- * much; fingers that stay closer to the keys turn less. At most a quarter turn.
- * @param lift mm a tip stands over its key
+ * Degrees that a forearm turns to either side of level, about an axis between two tips, so that the one is down and the
+ * other over its key: the sine is how much higher the other stands, the key's way and its lift over the key, against the
+ * distance of the tips. From the one down to the other down is twice that. Wide figures turn little, near fingers much;
+ * fingers that stay closer to the keys turn less. At most a quarter turn.
+ * @param mm between the tips; less than one counts as one
+ * @param lift mm a tip that is not down stands over its key
  */
-export function swingOf(mm: number, lift: number = PLAN.nearKeys): number {
+export function tiltOf(mm: number, lift: number = PLAN.nearKeys): number {
   return (Math.asin(Math.min(1, (PLAN.keyTravel + lift) / Math.max(1, mm))) * 180) / Math.PI;
 }
 
 /**
- * Degrees of turn that each onset asks for, positive towards the little finger: from its neighbours, away from each by half
- * of the swing between them, at most what the finger turns at all. A finger in the midst of a run lies between two
+ * Degrees of turn that each onset asks for, positive towards the little finger: from its neighbours, away from each by
+ * the tilt between them, at most what the finger turns at all. A finger in the midst of a run lies between two
  * demands and turns by nothing; one at which the line turns back takes both.
  */
 export function rollsWanted(places: readonly Place[]): readonly number[] {
@@ -84,7 +86,7 @@ export function rollsWanted(places: readonly Place[]): readonly number[] {
     for (const beside of [places[i - 1], places[i + 1]]) {
       const other = beside?.frame.struck[0];
       if (!other || other.finger === press.finger) continue;
-      sum += (Math.sign(press.finger - other.finger) * Math.min(most, swingOf(Math.abs(press.x - other.x)) / 2)) / 2;
+      sum += (Math.sign(press.finger - other.finger) * Math.min(most, tiltOf(Math.abs(press.x - other.x)))) / 2;
     }
     return sum + PLAN.rollOfFinger[press.finger - 1]! / 4;
   });

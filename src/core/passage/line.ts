@@ -2,6 +2,7 @@ import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
 import { MOTION } from "../physics";
 import { compare, subtract, toMs, type Beats } from "../time/beats";
+import { barAt, pulseIn, type Metre, type Pulse } from "./metre";
 import { endsAfter, type Note, type NoteId } from "./note";
 import { handOf, inOrder, MIDDLING, playedNotes, tuneOf, type Manner, type Passage } from "./passage";
 
@@ -29,7 +30,13 @@ export interface Stroke {
 /** A moment at which one hand strikes something. */
 export interface Onset {
   readonly index: number;
+  /** Quarter notes from the start of the piece. */
   readonly at: Beats;
+  /** The bar as numbered on paper, the place within it in quarter notes, how it is counted, and what the place is in that. */
+  readonly bar: string;
+  readonly beat: Beats;
+  readonly metre: Metre;
+  readonly pulse: Pulse;
   readonly grace: number;
   /** ms from the start of the piece. */
   readonly ms: number;
@@ -80,10 +87,15 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       });
       return strokes.at(-1)!;
     });
-    const { onset: at, grace } = group[0]!;
+    const { onset: at, grace, bar, beat } = group[0]!;
+    const counted = barAt(passage.bars ?? [], at);
     return {
       index,
       at,
+      bar,
+      beat,
+      metre: counted.metre,
+      pulse: isBesideBeat(group[0]!) ? "between" : pulseIn(counted, at),
       grace,
       ms: starts[index]!,
       gap: index === 0 ? Infinity : gapBetween(starts[index - 1]!, starts[index]!),
@@ -93,6 +105,11 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
     };
   });
   return { side, onsets: onsets.map((onset, i) => finished(onset, strokes, onsets[i + 1])), strokes };
+}
+
+/** Whether a note is played before or after the place it is written at. */
+function isBesideBeat({ grace }: Note): boolean {
+  return grace !== 0;
 }
 
 /** An onset with its strokes as they came to be. */
@@ -154,11 +171,23 @@ export function gapBetween(from: number, to: number): number {
   return Math.max(1, to - from);
 }
 
+/** ms between the strokes of a rolled chord at most: over half of the time to the next notes it is not spread. */
+function roomFor(groups: readonly (readonly Note[])[], index: number, tempo: number): number {
+  const { onset, grace } = groups[index]![0]!;
+  if (grace <= 0) return Infinity;
+  let next = index + 1;
+  while (next < groups.length && groups[next]![0]!.onset === onset) next++;
+  const following = groups[next]?.[0];
+  if (!following) return Infinity;
+  const last = groups[next - 1]![0]!.grace;
+  return toMs(subtract(following.onset, onset), tempo) / 2 / Math.max(1, last);
+}
+
 /** Grace notes are taken from the time before the note they lean on, at most half of it in all. */
 function startMs(groups: readonly (readonly Note[])[], index: number, tempo: number): number {
   const note = groups[index]![0]!;
   const at = toMs(note.onset, tempo);
-  if (note.rolled) return at + note.grace * note.rolled.stepMs;
+  if (note.rolled) return at + note.grace * Math.min(note.rolled.stepMs, roomFor(groups, index, tempo));
   if (note.grace === 0) return at;
   let first = index;
   while (first > 0 && groups[first - 1]![0]!.grace < 0 && groups[first - 1]![0]!.onset === note.onset) first--;

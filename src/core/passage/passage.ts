@@ -1,6 +1,7 @@
 import { SIDES, type Side } from "../hand/finger";
 import { mergedRecord } from "../merge";
 import { add, compare } from "../time/beats";
+import type { PassageBar } from "./metre";
 import type { Note, NoteId } from "./note";
 import { remedied, type NoteRemedies } from "./remedied";
 
@@ -30,6 +31,8 @@ export interface Passage {
   readonly notes: readonly Note[];
   readonly hands: Hands;
   readonly staves: number;
+  /** Its bars in order, so that places can be counted; without them it is counted in four from the start of the piece. */
+  readonly bars?: readonly PassageBar[];
   /** Where the tune lies: the highest notes that sound, a voice by its name, or notes one by one. */
   readonly tune?: Tune;
   /** Notes played by a given hand, whatever their staff. */
@@ -56,10 +59,14 @@ export function tuneOf(passage: Passage): ReadonlySet<NoteId> {
   return new Set(highestOf(notes).map((n) => n.id));
 }
 
-/** The highest note of each onset that no higher one sounds over still. */
+/** The highest note of each onset that no higher one sounds over still; a rolled chord is struck as one. */
 function highestOf(notes: readonly Note[]): readonly Note[] {
   const highest = new Map<string, Note>();
-  for (const note of notes) highest.set(`${note.onset} ${note.grace}`, note);
+  for (const note of notes) {
+    const key = `${note.onset} ${note.rolled ? 0 : note.grace}`;
+    const known = highest.get(key);
+    if (!known || note.pitch >= known.pitch) highest.set(key, note);
+  }
   let sounding: readonly Note[] = [];
   return [...highest.values()].filter((note) => {
     sounding = sounding.filter((n) => compare(add(n.onset, n.duration), note.onset) > 0);
@@ -74,6 +81,9 @@ export function playedNotes({ notes, remedies }: Passage): readonly Note[] {
   if (remedies === undefined || Object.keys(remedies).length === 0) return notes;
   return inOrder(notes.flatMap((note) => remedied(note, remedies[note.id]) ?? []));
 }
+
+/** Quarter notes a minute where nothing says how fast a passage goes. A choice: an easy walking pace. */
+export const USUAL_TEMPO = 96;
 
 /** Tempi outside this, in quarter notes a minute, are refused. */
 export const TEMPO_RANGE = [10, 480] as const;
@@ -97,8 +107,9 @@ export function handOf(note: Note, passage: Passage): Side {
   return passage.taken?.[note.id] ?? writtenHandOf(note, passage);
 }
 
-/** The hand a note is written for. */
+/** The hand a note is written for: the one its chord is given to over both staves, else its staff's. */
 export function writtenHandOf(note: Note, passage: Passage): Side {
+  if (note.hand) return note.hand;
   if (passage.staves === 1) return passage.hands === "left" ? "left" : "right";
   return note.staff === 1 ? "right" : "left";
 }

@@ -21,19 +21,57 @@ export function beats(value: number | string, per = 1): Beats {
 }
 
 export function add(a: Beats, b: Beats): Beats {
-  return new Fraction(a).add(b).toFraction() as Beats;
+  return summed(a, b, 1) ?? (new Fraction(a).add(b).toFraction() as Beats);
 }
 
 export function subtract(a: Beats, b: Beats): Beats {
-  return new Fraction(a).sub(b).toFraction() as Beats;
+  return summed(a, b, -1) ?? (new Fraction(a).sub(b).toFraction() as Beats);
 }
 
 export function multiply(a: Beats, b: Beats): Beats {
-  return new Fraction(a).mul(b).toFraction() as Beats;
+  return product(a, b) ?? (new Fraction(a).mul(b).toFraction() as Beats);
 }
 
 export function divide(a: Beats, b: Beats): Beats {
   return new Fraction(a).div(b).toFraction() as Beats;
+}
+
+/** Below this a product of two parts of a fraction, and a sum of two such, are exact as numbers. */
+const SURELY_EXACT = 2 ** 25;
+
+/** a + sign * b by plain numbers, which is most of what reading a score does; null where only whole fractions are exact. */
+function summed(a: Beats, b: Beats, sign: 1 | -1): Beats | null {
+  const [p, q] = partsOf(a);
+  const [r, s] = partsOf(b);
+  if (!(Math.abs(p) < SURELY_EXACT && Math.abs(r) < SURELY_EXACT && q < SURELY_EXACT && s < SURELY_EXACT)) return null;
+  return reduced(p * s + sign * r * q, q * s);
+}
+
+function product(a: Beats, b: Beats): Beats | null {
+  const [p, q] = partsOf(a);
+  const [r, s] = partsOf(b);
+  if (!(Math.abs(p) < SURELY_EXACT && Math.abs(r) < SURELY_EXACT && q < SURELY_EXACT && s < SURELY_EXACT)) return null;
+  return reduced(p * r, q * s);
+}
+
+function reduced(above: number, under: number): Beats {
+  const common = greatestCommon(Math.abs(above), under);
+  return (under === common ? String(above / common) : `${above / common}/${under / common}`) as Beats;
+}
+
+function partsOf(value: Beats): readonly [above: number, under: number] {
+  const bar = value.indexOf("/");
+  return bar < 0 ? [Number(value), 1] : [Number(value.slice(0, bar)), Number(value.slice(bar + 1))];
+}
+
+function greatestCommon(a: number, b: number): number {
+  while (b !== 0) [a, b] = [b, a % b];
+  return a;
+}
+
+/** The denominator of a reduced fraction, as far as a number can say it. */
+export function denominatorOf(value: Beats): number {
+  return partsOf(value)[1];
 }
 
 /** Negative when a is earlier than b, zero when equal, positive when later. */

@@ -4,7 +4,8 @@ import { bytes, noteXml, scoreXml } from "../../../tests/support/musicxml";
 import { excerpt } from "./excerpt";
 import { readScore } from "./open";
 import { passageFrom } from "./passage";
-import { pianoPart, type Part, type Score } from "./score";
+import { pianoPart } from "./parts";
+import type { Part, Score } from "./score";
 
 function opened(text: string): { score: Score; part: Part } {
   const read = readScore(bytes(text));

@@ -1,6 +1,9 @@
+import type { PassageBar } from "@/core/passage/metre";
 import { inOrder, type Hands, type Passage } from "@/core/passage/passage";
 import type { Note, NoteId } from "@/core/passage/note";
 import { add, compare, subtract, type Beats } from "@/core/time/beats";
+import { beginningOf } from "./metre";
+import { writtenRolls } from "./rolls";
 import type { Bar, NoteHead, Part } from "./score";
 
 /**
@@ -14,21 +17,26 @@ export function passageFrom(part: Part, fromBar: number, toBar: number, hands: H
   }
   const notes: Growing[] = [];
   const waiting = new Map<string, Growing>();
-  for (const bar of part.bars.slice(fromBar - 1, toBar)) {
+  const rolls = new Map<NoteId, NonNullable<NoteHead["roll"]>>();
+  const bars: PassageBar[] = [];
+  for (let i = fromBar - 1; i < toBar; i++) {
+    const bar = part.bars[i]!;
+    bars.push({ number: bar.number, start: bar.start, from: beginningOf(part.bars, i), metre: bar.metre });
     for (const head of byOnset(bar.heads)) {
       const open = head.tieStop ? take(waiting, head) : null;
       const note = open ? prolonged(open, head) : begun(head, bar);
       if (!open) notes.push(note);
+      if (!open && head.roll) rolls.set(head.id, head.roll);
       if (head.tieStart) waiting.set(tieKey(head.pitch, head.staff, end(head)), note);
     }
   }
-  return { notes: inOrder(notes), hands, staves: part.staves };
+  return { notes: inOrder(writtenRolls(notes, rolls)), hands, staves: part.staves, bars };
 }
 
 type Growing = { -readonly [Key in keyof Note]: Note[Key] };
 
 function begun(head: NoteHead, bar: Bar): Growing {
-  const { id, pitch, step, staff, voice, onset, duration, grace, printed, loudness, accent, staccato } = head;
+  const { id, pitch, step, staff, voice, onset, duration, grace, printed, loudness, accent, staccato, hand } = head;
   return {
     id,
     tied: [],
@@ -45,6 +53,7 @@ function begun(head: NoteHead, bar: Bar): Growing {
     ...(loudness === undefined ? {} : { loudness }),
     ...(accent ? { accent } : {}),
     ...(staccato ? { staccato } : {}),
+    ...(hand ? { hand } : {}),
   };
 }
 

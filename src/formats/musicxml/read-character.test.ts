@@ -1,7 +1,7 @@
 import { bytes, noteXml, scoreXml } from "../../../tests/support/musicxml";
 import { readScore } from "./open";
 import { passageFrom } from "./passage";
-import { pianoPart } from "./score";
+import { pianoPart } from "./parts";
 
 const mark = (name: string, staff?: number): string =>
   `<direction><direction-type><dynamics><${name}/></dynamics></direction-type>${staff ? `<staff>${staff}</staff>` : ""}</direction>`;

@@ -2,7 +2,8 @@ import type { Hands } from "@/core/passage/passage";
 import { bytes, noteXml, scoreXml } from "../../../tests/support/musicxml";
 import { readScore } from "./open";
 import { passageFrom } from "./passage";
-import { pianoPart, type Score } from "./score";
+import { pianoPart } from "./parts";
+import type { Score } from "./score";
 
 function score(text: string): Score {
   const read = readScore(bytes(text));
@@ -116,8 +117,8 @@ describe("reading MusicXML", () => {
     const unpitched = `<note><unpitched/><duration>12</duration><voice>1</voice></note>`;
     const read = readScore(bytes(scoreXml([noteXml("C4") + noteXml("C9") + unpitched])));
     expect(read.issues.map((i) => [i.code, i.place])).toEqual([
-      ["off-keyboard", "part P1, bar 1"],
-      ["unpitched", "part P1, bar 1"],
+      ["off-keyboard", { part: "P1", bar: "1" }],
+      ["unpitched", { part: "P1", bar: "1" }],
     ]);
   });
 });

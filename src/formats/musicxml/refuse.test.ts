@@ -1,11 +1,12 @@
 import { strToU8, zipSync } from "fflate";
 import { bytes, noteXml, scoreXml } from "../../../tests/support/musicxml";
+import type { FileIssue } from "../issue";
 import { LARGEST_FILE, readScore } from "./open";
-import { partRemarks, pianoPart } from "./score";
+import { partRemarks, pianoPart } from "./parts";
 
 const good = scoreXml([noteXml("C4", { length: 48 })]);
 
-function refusalOf(file: Uint8Array): { code: string; message: string; place: string | null } {
+function refusalOf(file: Uint8Array): FileIssue {
   const read = readScore(file);
   if (read.ok) throw new Error("The file was read.");
   return read.issues[0]!;
@@ -18,7 +19,6 @@ describe("refusing a file", () => {
     ["text that is no XML", bytes("just some words"), "not-xml"],
     ["broken XML", bytes(good.replace("</note>", "")), "not-xml"],
     ["an XML file of another kind", bytes("<recipe><egg/></recipe>"), "not-musicxml"],
-    ["a timewise score", bytes("<score-timewise/>"), "timewise"],
     ["a score without parts", bytes("<score-partwise/>"), "no-parts"],
     ["a score without notes", bytes(scoreXml([""])), "no-notes"],
     ["a note without duration", bytes(good.replace(/<duration>48<\/duration>/, "")), "bad-duration"],
@@ -33,7 +33,7 @@ describe("refusing a file", () => {
 
   it("says line and column of broken XML, and the bar of a bad duration", () => {
     expect(refusalOf(bytes(good.replace("</part>", ""))).place).toMatch(/^line \d+, column \d+$/);
-    expect(refusalOf(bytes(good.replace(">48<", ">none<"))).place).toBe("part P1, bar 1");
+    expect(refusalOf(bytes(good.replace(">48<", ">none<"))).place).toEqual({ part: "P1", bar: "1" });
   });
 
   it("refuses an ENTITY declaration but not a DOCTYPE", () => {

@@ -1,9 +1,12 @@
+import type { Side } from "@/core/hand/finger";
 import type { Pitch } from "@/core/keyboard/pitch";
+import type { Metre } from "@/core/passage/metre";
 import type { NoteId } from "@/core/passage/note";
 import type { Beats } from "@/core/time/beats";
 import type { Package } from "../mxl/mxl";
 import type { Element } from "../xml/tree";
 import type { Character } from "./read-character";
+import type { TempoMark } from "./tempo";
 
 /** A score as read, with what is needed to write it again unchanged. */
 export interface Score {
@@ -14,15 +17,19 @@ export interface Score {
   readonly root: Element;
   readonly title: string | null;
   readonly parts: readonly Part[];
+  /** Every tempo that any part states. */
+  readonly tempi: readonly TempoMark[];
 }
 
+/** What one player plays: a part of the file, or two of one staff each that are a piano together. */
 export interface Part {
+  /** Its id in the file; of two, both with a + between. */
   readonly id: string;
   readonly name: string;
   readonly staves: number;
   readonly bars: readonly Bar[];
-  /** Quarter notes a minute at the start, null where the file does not say. */
-  readonly tempo: number | null;
+  /** The parts of the file that it is made of, upper staff first. */
+  readonly members: readonly string[];
 }
 
 export interface Bar {
@@ -32,8 +39,12 @@ export interface Bar {
   readonly number: string;
   readonly start: Beats;
   readonly length: Beats;
+  readonly metre: Metre;
+  /** Whether the file does not count it, as a pick-up or the rest of a bar that a repeat cuts. */
+  readonly implicit: boolean;
   readonly heads: readonly NoteHead[];
-  readonly element: Element;
+  /** Where it stands in the file, one for each member of its part. */
+  readonly elements: readonly Element[];
 }
 
 /** One printed note head. Ties are not yet joined. */
@@ -42,40 +53,20 @@ export interface NoteHead extends Character {
   readonly pitch: Pitch;
   readonly step: number;
   readonly staff: number;
+  /** The staff by which its own part in the file calls it. */
+  readonly home: number;
   readonly voice: string;
+  /** The same for the heads on one stem, within a bar. */
+  readonly stem: number;
   readonly onset: Beats;
   readonly duration: Beats;
   readonly grace: number;
   readonly tieStart: boolean;
   readonly tieStop: boolean;
   readonly printed: number | null;
+  /** The hand that plays it, where its staff does not say so. */
+  readonly hand?: Side;
+  /** How it is rolled with the notes that are struck with it. */
+  readonly roll?: { readonly direction: "up" | "down"; readonly number: string };
   readonly element: Element;
-}
-
-/** The part a pianist wants: the first with two staves, else the first called a piano, else the first with notes. */
-export function pianoPart(score: Score): Part {
-  const playing = score.parts.filter((part) => part.bars.some((bar) => bar.heads.length > 0));
-  return (
-    playing.find((part) => part.staves === 2) ??
-    playing.find((part) => /piano|klavier|clavier/i.test(part.name)) ??
-    playing[0] ??
-    score.parts[0]!
-  );
-}
-
-/** What a pianist should be told about the part that was taken. */
-export function partRemarks(score: Score, part: Part): readonly string[] {
-  const others = score.parts.length > 1 ? ` of ${score.parts.length}` : "";
-  const called = part.name ? `“${part.name}”` : "without a name";
-  if (part.bars.every((bar) => bar.heads.length === 0)) return ["The part holds no notes: there is nothing to finger."];
-  if (part.staves === 2) return [];
-  if (/piano|klavier|clavier/i.test(part.name))
-    return ["The piano part has one staff: it can be worked out for the right hand or for the left."];
-  return [
-    `No part is for a piano. The part ${called}${others}, on one staff, is taken; it can be worked out for either hand.`,
-  ];
-}
-
-export function partById(score: Score, id: string): Part | null {
-  return score.parts.find((part) => part.id === id) ?? null;
 }

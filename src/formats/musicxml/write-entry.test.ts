@@ -5,7 +5,8 @@ import { beatsOf, type Length } from "@/core/entry/length";
 import { keyOf } from "@/core/entry/spelling";
 import { readScore } from "./open";
 import { passageFrom } from "./passage";
-import { pianoPart } from "./score";
+import { pianoPart } from "./parts";
+import { tempoFound } from "./tempo-found";
 import { writeEntry } from "./write-entry";
 
 const length = (base: Length["base"], tuplet: Length["tuplet"] = null): Length => ({ base, dotted: false, tuplet });
@@ -75,7 +76,7 @@ describe("an entered passage as a score", () => {
     ]);
     const { score, part } = read(entry);
     expect(score.title).toBe("Entered & kept");
-    expect(part.tempo).toBe(72);
+    expect(tempoFound(score, part, 1).tempo).toBe(72);
     const notes = passageFrom(part, 1, 2, "both").notes;
     expect(notes.find((n) => n.pitch === 72)).toMatchObject({ duration: "2", tied: ["b2-s1-v1-n1"] });
     const xml = writeEntry(entry);

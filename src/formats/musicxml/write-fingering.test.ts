@@ -3,7 +3,8 @@ import type { Fingering } from "@/core/fingering/fingering";
 import { bytes, noteXml, scoreXml } from "../../../tests/support/musicxml";
 import { readScore } from "./open";
 import { passageFrom } from "./passage";
-import { pianoPart, type Score } from "./score";
+import { pianoPart } from "./parts";
+import type { Score } from "./score";
 import { writeFile, writeFingering } from "./write-fingering";
 
 function score(file: Uint8Array): Score {

@@ -32,7 +32,7 @@ export function writeFingering(
   const edits: Edit[] = [...signEdits(part, signs)];
   for (const bar of part.bars) {
     for (const head of bar.heads) {
-      const marks = marksOf(head, bar.heads, remedies, part.staves);
+      const marks = marksOf(head, bar.heads, remedies, part.staves === 2 && part.members.length === 1);
       const finger = fingering[head.id];
       const digits = finger === undefined ? undefined : finger === null ? "" : digit(finger, handOf(head.id));
       if (digits === undefined && marks === NO_MARKS) continue;

@@ -3,7 +3,7 @@ import type { NoteId } from "@/core/passage/note";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import { readScore } from "./open";
 import { passageFrom } from "./passage";
-import { pianoPart } from "./score";
+import { pianoPart } from "./parts";
 import { writeFingering } from "./write-fingering";
 
 const CHORD = scoreXml([

@@ -18,7 +18,7 @@ export const NO_MARKS: Marks = { technical: "", notation: "", edits: [] };
  * A roll as an arpeggiate mark with its direction; a note of the other hand in that hand's staff; a note left out
  * in parentheses, still there; a folded note in its new octave; the rest in words.
  */
-export function marksOf(head: NoteHead, inBar: readonly NoteHead[], remedies: NoteRemedies, staves: number): Marks {
+export function marksOf(head: NoteHead, inBar: readonly NoteHead[], remedies: NoteRemedies, hasStaves: boolean): Marks {
   const remedy = remedies[head.id];
   switch (remedy?.kind) {
     case undefined:
@@ -32,13 +32,17 @@ export function marksOf(head: NoteHead, inBar: readonly NoteHead[], remedies: No
     case "shorter":
       return inWords("let go, pedal");
     case "roll":
-      return { ...NO_MARKS, notation: `<arpeggiate direction="${directionOf(head, inBar, remedies)}"/>` };
+      return {
+        ...NO_MARKS,
+        notation: `<arpeggiate direction="${directionOf(head, inBar, remedies)}"/>`,
+        edits: rollsTakenOut(head),
+      };
     case "omit":
       return { ...inWords("left out"), edits: parenthesized(head) };
     case "fold":
       return { ...inWords("folded by an octave"), edits: octaveMoved(head, remedy.octaves) };
     case "other-hand":
-      return staves === 2
+      return hasStaves
         ? { ...inWords(`${remedy.hand} hand`), edits: staffOf(head, remedy.hand === "right" ? "1" : "2") }
         : inWords(`${remedy.hand} hand`);
   }
@@ -74,6 +78,13 @@ function octaveMoved({ element }: NoteHead, octaves: number): readonly Edit[] {
   const octave = childrenOf(element, "pitch").flatMap((p) => childrenOf(p, "octave"))[0];
   if (!octave) return [];
   return [{ start: octave.inner, end: octave.innerEnd, with: String(Number(octave.text) + octaves) }];
+}
+
+/** A mark that is there already gives way to the new one. */
+function rollsTakenOut({ element }: NoteHead): readonly Edit[] {
+  return childrenOf(element, "notations")
+    .flatMap((notations) => ["arpeggiate", "non-arpeggiate"].flatMap((name) => childrenOf(notations, name)))
+    .map(({ start, end }) => ({ start, end, with: "" }));
 }
 
 function staffOf({ element }: NoteHead, to: string): readonly Edit[] {

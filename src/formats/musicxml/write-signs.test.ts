@@ -3,7 +3,7 @@ import type { SignPlaced } from "@/core/motion/signs";
 import type { NoteId } from "@/core/passage/note";
 import { readScore } from "./open";
 import { passageFrom } from "./passage";
-import { pianoPart } from "./score";
+import { pianoPart } from "./parts";
 import { writeFingering } from "./write-fingering";
 
 const CHORDS = scoreXml([

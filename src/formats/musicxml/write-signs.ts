@@ -42,10 +42,10 @@ function at(place: number, text: string): Edit {
   return { start: place, end: place, with: text };
 }
 
-function direction({ above }: SignPlaced, { staff, voice }: NoteHead, type: string): string {
+function direction({ above }: SignPlaced, { home, voice }: NoteHead, type: string): string {
   return (
     `<direction placement="${above ? "above" : "below"}"><direction-type>${type}</direction-type>` +
-    `<voice>${escapeXml(voice)}</voice><staff>${staff}</staff></direction>`
+    `<voice>${escapeXml(voice)}</voice><staff>${home}</staff></direction>`
   );
 }
 

@@ -7,6 +7,7 @@ import { refusal, type Read } from "../issue";
  */
 export interface Element {
   readonly name: string;
+  /** Without a prototype: a name such as "constructor" is an attribute only where the file says so. */
   readonly attributes: Readonly<Record<string, string>>;
   readonly children: readonly Element[];
   /** Text directly inside, trimmed. */
@@ -35,8 +36,16 @@ interface Growing {
 /** Elements nested deeper than this are refused. */
 const DEEPEST = 64;
 
-/** Parses a whole text strictly. External declarations are never fetched; an ENTITY declaration is refused. */
-export function parseXml(text: string): Read<Element> {
+/**
+ * Parses a whole text strictly. External declarations are never fetched; an ENTITY declaration is refused, and so is a
+ * text of more elements than a limit, before any is made.
+ */
+export function parseXml(text: string, mostElements = Infinity): Read<Element> {
+  if (hasMoreTags(text, mostElements))
+    return refusal(
+      "too-large",
+      `The file holds over ${mostElements.toLocaleString("en")} elements, more than any score.`,
+    );
   const parser = new SaxesParser({ position: true, xmlns: false });
   const open: Growing[] = [];
   let root: Growing | null = null;
@@ -56,7 +65,7 @@ export function parseXml(text: string): Read<Element> {
     const start = text.lastIndexOf("<", parser.position - 1);
     open.push({
       name: tag.name,
-      attributes: {},
+      attributes: NONE,
       children: [],
       text: "",
       start,
@@ -69,7 +78,7 @@ export function parseXml(text: string): Read<Element> {
   });
   parser.on("opentag", (tag) => {
     const element = open.at(-1)!;
-    element.attributes = tag.attributes as Record<string, string>;
+    if (hasOwn(tag.attributes)) element.attributes = tag.attributes as Record<string, string>;
     element.inner = parser.position;
     element.selfClosing = tag.isSelfClosing;
   });
@@ -96,6 +105,26 @@ export function parseXml(text: string): Read<Element> {
   }
   if (root === null) return refusal("not-xml", "The file holds no XML element.");
   return { ok: true, value: root, issues: [] };
+}
+
+/** The attributes of every element that has none. */
+const NONE = Object.freeze(Object.create(null)) as Record<string, string>;
+
+function hasOwn(attributes: object): boolean {
+  for (const _ in attributes) return true;
+  return false;
+}
+
+/** Whether a text opens more tags than a limit, found without parsing it. */
+function hasMoreTags(text: string, most: number): boolean {
+  // The shortest element takes four characters.
+  if (text.length < 4 * most) return false;
+  let count = 0;
+  for (let at = text.indexOf("<"); at >= 0; at = text.indexOf("<", at + 1)) {
+    const next = text.charCodeAt(at + 1);
+    if (next !== 0x2f && next !== 0x21 && next !== 0x3f && ++count > most) return true;
+  }
+  return false;
 }
 
 export function child(element: Element, name: string): Element | null {

@@ -5,12 +5,13 @@ import { frameAfter, type Frame } from "../frame";
 import { costsOf } from "../search/costs";
 import type { Task } from "../task";
 
-/** Strokes of one onset at most: one a finger. */
-const MOST_STROKES = 10;
+/** Bits that tell the strokes of one onset: there are at most as many, see moments. */
+const STROKE_BITS = 24;
 
 /** Where one hand is: its last two frames, however long ago. Equal ones are one object. */
 export interface Stand {
-  readonly id: number;
+  /** Told apart from every other that is known now. */
+  id: number;
   /** Of its last frame. */
   readonly name: string;
   readonly now: Frame | null;
@@ -30,6 +31,8 @@ export interface HandSteps {
   readonly start: Stand;
   /** The ways to play some strokes of an onset from a stand; each is worked out once. */
   from(stand: Stand, onset: Onset, strokes: readonly Stroke[]): readonly Step[];
+  /** Forgets every stand but some, and what was worked out from all of them: the music has gone on. */
+  forget(but: ReadonlySet<Stand>): void;
 }
 
 export function handSteps(task: Task, strokeCount: number): HandSteps {
@@ -37,12 +40,12 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
   const stands = new Map<string, Stand>();
   const candidates = new Map<number, readonly Candidate[]>();
   const noPins = new Int8Array(strokeCount);
-  return { side: task.line.side, start: stand(null, "", null), from };
+  return { side: task.line.side, start: stand(null, "", null), from, forget };
 
   function from(at: Stand, onset: Onset, strokes: readonly Stroke[]): readonly Step[] {
     let bits = 0;
     for (const stroke of strokes) bits |= 1 << onset.struck.indexOf(stroke);
-    const key = onset.index * 2 ** MOST_STROKES + bits;
+    const key = onset.index * 2 ** STROKE_BITS + bits;
     let steps = at.steps.get(key);
     if (steps === undefined) at.steps.set(key, (steps = stepsFrom(at, onset, strokes, key)));
     return steps;
@@ -64,6 +67,16 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
     let ways = candidates.get(key);
     if (ways === undefined) candidates.set(key, (ways = candidatesFor(onset, noPins, task)));
     return ways;
+  }
+
+  function forget(but: ReadonlySet<Stand>): void {
+    candidates.clear();
+    for (const [known, one] of stands) {
+      one.steps.clear();
+      if (!but.has(one)) stands.delete(known);
+    }
+    let id = 0;
+    for (const one of stands.values()) one.id = id++;
   }
 
   /** A stand is known by its last frame and the one before: what came earlier no longer matters. */

@@ -49,16 +49,23 @@ function momentOf(
     if (hands.get(notes[0]!) === "left") written |= 1 << place;
   });
   const splits = [written];
-  for (let split = 0; split < 1 << struck.length; split++) {
-    if (split === written || (!crossing && !isUncrossed(split))) continue;
+  for (const split of splitsOf(struck.length, crossing)) {
+    if (split === written) continue;
     if (struck.every((_, place) => bit(split, place) === bit(written, place) || isFree(place))) splits.push(split);
   }
   return { onset, splits, written };
 }
 
-/** Whether every key of the left lies below every key of the right: low bits alone. */
-function isUncrossed(split: Split): boolean {
-  return (split & (split + 1)) === 0;
+/** Strokes of one moment past which hands are not crossed: two hands have ten fingers. */
+const MOST_CROSSED = 10;
+/** Strokes of one moment past which nothing is shared out: bits of a number tell them apart. */
+const MOST_SHARED = 24;
+
+/** Every split of so many strokes: the lower ones to the left, and where hands may cross every other too. */
+function splitsOf(count: number, crossing: boolean): readonly Split[] {
+  if (count > MOST_SHARED) return [];
+  if (crossing && count <= MOST_CROSSED) return Array.from({ length: 1 << count }, (_, split) => split);
+  return Array.from({ length: count + 1 }, (_, lower) => (1 << lower) - 1);
 }
 
 export function bit(split: Split, place: number): boolean {

@@ -55,14 +55,27 @@ export function* sharing(study: Study, wishes: SharingWishes, waysKept?: number)
   let ways: Way[] = [{ right: right.start, left: left.start, total: 0, split: 0, from: null }];
   const kept = waysKept ?? Math.ceil(WAYS_IN_ALL / Math.max(1, moments.length));
   let exact = true;
+  let sinceYield = 0;
   for (const [index, moment] of moments.entries()) {
-    const next = new Map<number, Way>();
-    for (const way of ways) for (const split of moment.splits) takeOn(way, split, moment, next);
-    ways = [...next.values()];
-    if (ways.length > kept) {
+    let next = new Map<number, Way>();
+    for (const way of ways)
+      for (const split of moment.splits) {
+        takeOn(way, split, moment, next);
+        if (next.size > ROOM * kept) {
+          exact = false;
+          next = cheapest(next, kept);
+        }
+        if (++sinceYield < STEPS_A_YIELD) continue;
+        sinceYield = 0;
+        yield { done: index, of: moments.length };
+      }
+    if (next.size > kept) {
       exact = false;
-      ways = ways.sort((a, b) => a.total - b.total).slice(0, kept);
+      next = cheapest(next, kept);
     }
+    ways = [...next.values()];
+    right.forget(new Set(ways.map((way) => way.right)));
+    left.forget(new Set(ways.map((way) => way.left)));
     yield { done: index + 1, of: moments.length };
   }
   const best = ways.reduce((a, b) => (b.total < a.total ? b : a));
@@ -79,13 +92,27 @@ export function* sharing(study: Study, wishes: SharingWishes, waysKept?: number)
     for (const r of ons(right, way.right, toRight)) {
       for (const l of ons(left, way.left, toLeft)) {
         const total = way.total + r.strain + l.strain + changed;
-        const key = r.to.id * 2 ** 26 + l.to.id;
+        const key = keyOf(r.to, l.to);
         const known = next.get(key);
         if (known === undefined || total < known.total)
           next.set(key, { right: r.to, left: l.to, total, split, from: way });
       }
     }
   }
+}
+
+/** Ways that may stand beside those kept before the dearest are let go: memory stays bounded within a moment. A choice. */
+const ROOM = 3;
+/** Ways taken on from one look at whether it is still wanted to the next. A choice: some milliseconds. */
+const STEPS_A_YIELD = 200;
+
+function cheapest(ways: ReadonlyMap<number, Way>, count: number): Map<number, Way> {
+  return new Map([...ways].sort(([, a], [, b]) => a.total - b.total).slice(0, count));
+}
+
+/** Both hands' stands as one number: fewer than 2^26 of each are made between two moments, for only the kept ones go on. */
+function keyOf(right: Stand, left: Stand): number {
+  return right.id * 2 ** 26 + left.id;
 }
 
 export function share(study: Study, wishes: SharingWishes): Shared {
