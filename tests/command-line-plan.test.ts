@@ -4,6 +4,9 @@ import { join } from "node:path";
 import { plan } from "@/cli/plan";
 import { noteXml, scoreXml } from "./support/musicxml";
 
+/** The same words, answered in JSON. */
+const json = (args: readonly string[]): readonly string[] => (args.includes("--json") ? args : [...args, "--json"]);
+
 const folder = mkdtempSync(join(tmpdir(), "velvet-"));
 afterAll(() => rmSync(folder, { recursive: true }));
 
@@ -14,7 +17,7 @@ writeFileSync(scale, scoreXml([KEYS.map((key) => noteXml(key, { length: 6 })).jo
 describe("velvet -- plan", () => {
   const planned = (...args: string[]) => {
     const lines: Record<string, unknown>[] = [];
-    const code = plan(args, (line) => lines.push(JSON.parse(line) as Record<string, unknown>));
+    const code = plan(json(args), (line) => lines.push(JSON.parse(line) as Record<string, unknown>));
     return { code, line: lines[0]! };
   };
 

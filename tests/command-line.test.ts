@@ -5,6 +5,9 @@ import { explain } from "@/cli/explain";
 import { finger } from "@/cli/finger";
 import { noteXml, scoreXml } from "./support/musicxml";
 
+/** The same words, answered in JSON. */
+const json = (args: readonly string[]): readonly string[] => (args.includes("--json") ? args : [...args, "--json"]);
+
 const folder = mkdtempSync(join(tmpdir(), "velvet-"));
 afterAll(() => rmSync(folder, { recursive: true }));
 
@@ -28,7 +31,7 @@ interface Line {
 
 function run(...args: string[]): { code: number; lines: Line[] } {
   const lines: Line[] = [];
-  const code = finger(args, (line) => lines.push(JSON.parse(line) as Line));
+  const code = finger(json(args), (line) => lines.push(JSON.parse(line) as Line));
   return { code, lines };
 }
 
@@ -43,7 +46,7 @@ describe("velvet -- finger", () => {
     expect(code).toBe(0);
     expect(lines).toHaveLength(1);
     const { notes, options } = lines[0]!;
-    expect(notes[1]).toEqual({ id: "b1-s1-v1-n2", bar: 1, onset: "1/3", midi: 62, staff: 1 });
+    expect(notes[1]).toEqual({ id: "b1-s1-v1-n2", bar: 1, onset: "1/3", length: "1/3", grace: 0, midi: 62, staff: 1 });
     expect(options.map((o) => o.name)).toEqual(["A", "B", "C"]);
     for (const { fingering } of options) expect(fingering.map((f) => f.note)).toEqual(notes.map((n) => n.id));
     expect(options[0]!.strain).toBeLessThanOrEqual(options[1]!.strain);
@@ -205,7 +208,7 @@ describe("velvet -- finger", () => {
 describe("velvet -- explain", () => {
   const explained = (...args: string[]) => {
     const lines: unknown[] = [];
-    const code = explain(args, (line) => lines.push(JSON.parse(line)));
+    const code = explain(json(args), (line) => lines.push(JSON.parse(line)));
     return { code, line: lines[0] as Explained };
   };
   interface Explained {

@@ -1,31 +1,42 @@
 import { figuresOf } from "@/core/figures/find";
 import { trapsOf } from "@/core/figures/traps";
-import { adviceOn } from "@/core/fingering/advice";
+import { adviceOn, type Change } from "@/core/fingering/advice";
 import { conflictsOf } from "@/core/fingering/conflicts";
 import { bestLeaning } from "@/core/fingering/leaning-study";
 import { leaningById } from "@/core/fingering/leanings";
 import { printedDigits } from "@/core/fingering/first-options";
 import { partsOf } from "@/core/fingering/parts";
-import { bestFingerings, judge, type Study } from "@/core/fingering/study";
+import { bestFingerings, judge, type Judged, type Study } from "@/core/fingering/study";
 import { handOf } from "@/core/passage/passage";
-import { eachFile, joinEntry, notesInOrder, rounded } from "./file-study";
+import { pitchName } from "@/core/keyboard/pitch";
+import { placeText } from "@/core/passage/place";
+import type { Fingering } from "@/core/fingering/fingering";
+import { run, type Command, type Found } from "./command";
+import { joinEntry, notesInOrder, rounded, type Opened } from "./file-study";
+import { aligned } from "./table";
 import { MANNER_USAGE, type Wishes } from "./wishes";
 
-export const EXPLAIN_USAGE = `explain FILE... ${MANNER_USAGE} [--pin ID=F]... --json`;
+export const EXPLAIN: Command = {
+  name: "explain",
+  summary: "the causes of strain of each file's own digits, and what would be changed, and why.",
+  usage: `FILE... ${MANNER_USAGE} [--pin ID=F]...`,
+  find: explanation,
+};
 
 /** The causes of each file's own fingering: digits printed in it, then pins, and what is left worked out around them; and what would be changed, and why. */
-export function explain(args: readonly string[], print: (line: string) => void): number {
-  return eachFile(args, EXPLAIN_USAGE, print, explanation);
+export function explain(args: readonly string[], print: (line: string) => void, tell = print): number {
+  return run(EXPLAIN, args, { print, tell });
 }
 
-function explanation(study: Study, wishes: Wishes): object {
+function explanation({ study }: Opened, wishes: Wishes): Found {
   const printed = printedDigits(study);
   const given = { ...printed, ...wishes.pin };
   const [fingering] = bestFingerings(study, { pins: given }, 1);
   const [better] = bestLeaning(study, leaningById("balanced"), {}, 1);
   const judged = judge(study, fingering!);
   const parts = partsOf(study, judged);
-  return {
+  const changes = adviceOn(study, fingering!, better!.fingering);
+  const entry = {
     strain: rounded(judged.strain),
     peak: judged.peak && { note: judged.peak.note, strain: rounded(judged.peak.strain) },
     hands: parts.hands.map(({ side, strain, strokes }) => ({ hand: side, strain: rounded(strain), strokes })),
@@ -35,7 +46,7 @@ function explanation(study: Study, wishes: Wishes): object {
       join: joinEntry(join),
       strain: rounded(strain),
     })),
-    changes: adviceOn(study, fingering!, better!.fingering).map((change) => ({ ...change, by: rounded(change.by) })),
+    changes: changes.map((change) => ({ ...change, by: rounded(change.by) })),
     traps: trapsOf(figuresOf(study), fingering!).map(({ note, other }) => ({ note, other })),
     conflicts: conflictsOf(study, { pins: given }),
     notes: notesInOrder(study).map((note) => ({
@@ -54,4 +65,35 @@ function explanation(study: Study, wishes: Wishes): object {
       })),
     })),
   };
+  return { entry, table: tableOf(study, fingering!, judged, changes), fingering: fingering! };
+}
+
+/** The whole, then every note that strains with its causes, then what would be changed. */
+function tableOf(study: Study, fingering: Fingering, judged: Judged, changes: readonly Change[]): readonly string[] {
+  const notes = notesInOrder(study);
+  if (notes.length === 0) return ["The hands asked for play nothing here."];
+  const rows = notes.flatMap((note) => {
+    const { strain, causes } = judged.notes[note.id] ?? { strain: 0, causes: [] };
+    const [first, ...others] = causes.length === 0 ? [""] : causes.map(({ words }) => words);
+    const head = [
+      placeText(note.bar, note.beat),
+      pitchName(note.pitch),
+      String(fingering[note.id] ?? "-"),
+      String(Math.round(strain)),
+      first!,
+    ];
+    return [head, ...others.map((words) => ["", "", "", "", words])];
+  });
+  return [
+    `strain ${rounded(judged.strain)}, at most ${rounded(judged.peak?.strain ?? 0)}`,
+    "",
+    ...aligned([["where", "note", "finger", "strain", "causes"], ...rows]),
+    ...(changes.length === 0
+      ? []
+      : [
+          "",
+          "What would be changed:",
+          ...changes.map(({ from, to, why }) => `- ${from.join(" ")} to ${to.join(" ")}: ${why}`),
+        ]),
+  ];
 }

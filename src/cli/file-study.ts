@@ -1,49 +1,88 @@
-import { readFileSync } from "node:fs";
-import type { Study } from "@/core/fingering/study";
-import { notesAsked } from "@/core/fingering/study";
+import { notesAsked, type Study } from "@/core/fingering/study";
 import { studyOf } from "@/core/fingering/study-data";
 import type { Join } from "@/core/fingering/positions";
 import type { Finger, Side } from "@/core/hand/finger";
-import type { Manner, Passage } from "@/core/passage/passage";
+import { inOrder, type Manner, type Passage } from "@/core/passage/passage";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
 import type { Note } from "@/core/passage/note";
-import { compare } from "@/core/time/beats";
-import { wording } from "@/formats/issue";
+import { remarksOn, wording } from "@/formats/issue";
 import { readScore } from "@/formats/musicxml/open";
+import { partById, partRemarks, partsToChoose, pianoPart } from "@/formats/musicxml/parts";
 import { passageFrom } from "@/formats/musicxml/passage";
-import { pianoPart } from "@/formats/musicxml/score";
-import { notesNamed, wishesFrom, type Wishes } from "./wishes";
+import type { Part, Score } from "@/formats/musicxml/score";
+import { tempoFound, tempoSource } from "@/formats/musicxml/tempo-found";
+import { bytesOf } from "./input";
+import { notesNamed, type Wishes } from "./wishes";
 
-/** Where the file names no tempo and none is asked for, in quarter notes a minute. */
-const USUAL_TEMPO = 96;
+/** A file before the hands wished for, with what was taken of it. */
+export interface Opened {
+  readonly study: Study;
+  readonly score: Score;
+  readonly part: Part;
+  /** Where the tempo of the study comes from, in words. */
+  readonly tempoFrom: string;
+  /** What the reader has to say, in sentences. */
+  readonly remarks: readonly string[];
+}
 
-/** The whole of a file before the hands wished for; a sentence where it cannot be read or a wish names no note of it. */
-export function studyOfFile(file: string, wishes: Wishes): Study | string {
-  let bytes: Uint8Array;
-  try {
-    bytes = readFileSync(file);
-  } catch (error) {
-    return `The file cannot be read: ${(error as NodeJS.ErrnoException).code ?? "unknown"}.`;
-  }
+/** Opens a file; a sentence where it cannot be read, or a wish names what it does not have. */
+export function openedFile(file: string, wishes: Wishes): Opened | string {
+  const bytes = bytesOf(file);
+  if (typeof bytes === "string") return bytes;
   const read = readScore(bytes);
   if (!read.ok) return read.issues.map(wording).join(" ");
-  const part = pianoPart(read.value);
+  const score = read.value;
+  const part = wishes.part === undefined ? pianoPart(score) : partById(score, wishes.part);
+  if (part === null)
+    return `--part ${wishes.part}: the file has no such part; it has ${partsToChoose(score)
+      .map((p) => p.id)
+      .join(", ")}.`;
+  const bars = barsOf(part, wishes.bars);
+  if (typeof bars === "string") return bars;
+  const written = tempoFound(score, part, bars[0]);
   const study = studyOf({
-    passage: { ...passageFrom(part, 1, part.bars.length, wishes.hand), ...tuneOf(wishes), taken: wishes.give },
+    passage: { ...passageFrom(part, bars[0], bars[1], wishes.hand), ...tuneOf(wishes), taken: wishes.give },
     hands: {
       right: { measured: { rulerSpan: wishes["span-right"] }, resting: restingOf(wishes, "right") },
       left: { measured: { rulerSpan: wishes["span-left"] }, resting: restingOf(wishes, "left") },
     },
     octaveWidth: FULL_SIZE.octaveWidth,
-    manner: mannerOf(wishes, part.tempo),
+    manner: mannerOf(wishes, written.tempo),
   });
-  const asked = new Set<string>(notesAsked(study));
-  const stranger = notesNamed(wishes).find(({ note }) => !asked.has(note));
-  return stranger ? `--${stranger.option} ${stranger.note}: the hands asked for play no such note.` : study;
+  const problem = strangersIn(study, wishes);
+  if (problem) return problem;
+  return {
+    study,
+    score,
+    part,
+    tempoFrom: wishes.tempo === undefined ? tempoSource(written) : "as asked",
+    remarks: [...partRemarks(score, part), ...remarksOn(read.issues, part.members)],
+  };
 }
 
-function mannerOf({ tempo, touch, pedal, arpeggios }: Wishes, written: number | null): Manner {
-  return { tempo: tempo ?? written ?? USUAL_TEMPO, touch, pedal, arpeggios };
+/** Places of the first and last bar asked for; a sentence where the part has no such bars. */
+function barsOf({ bars }: Part, asked: Wishes["bars"]): readonly [number, number] | string {
+  if (asked === undefined) return bars.length === 0 ? "The part holds no bars." : [1, bars.length];
+  const [from, to] = asked;
+  const first = bars.find((bar) => bar.number === from);
+  const last = bars.findLast((bar) => bar.number === to);
+  if (first && last && last.index >= first.index) return [first.index, last.index];
+  return `--bars ${from}-${to}: the part has bars ${bars[0]?.number} to ${bars.at(-1)?.number}.`;
+}
+
+/** What wishes name that the music does not have, in a sentence; null where all is there. */
+function strangersIn(study: Study, wishes: Wishes): string | null {
+  const asked = new Set<string>(notesAsked(study));
+  const stranger = notesNamed(wishes).find(({ note }) => !asked.has(note));
+  if (stranger) return `--${stranger.option} ${stranger.note}: the hands asked for play no such note.`;
+  const { tune } = wishes;
+  const voices = new Set(study.passage.notes.map((note) => note.voice));
+  if (tune === undefined || tune === "top" || voices.has(tune)) return null;
+  return `--tune ${tune}: there is no such voice; there ${voices.size === 1 ? "is" : "are"} ${[...voices].join(", ")}, and top for the highest notes.`;
+}
+
+function mannerOf({ tempo, touch, pedal, arpeggios }: Wishes, written: number): Manner {
+  return { tempo: tempo ?? written, touch, pedal, arpeggios };
 }
 
 function restingOf({ rest }: Wishes, side: Side): readonly Finger[] {
@@ -60,37 +99,10 @@ export function joinEntry(join: Join | null): object | null {
   return join && { kind: join.kind, mm: rounded(join.mm), ms: rounded(join.ms) };
 }
 
-/** The notes of the hands asked for, by onset and then pitch. */
+/** The notes of the hands asked for, by onset, grace notes first, and then pitch. */
 export function notesInOrder(study: Study): readonly Note[] {
   const asked = new Set(notesAsked(study));
-  return study.passage.notes
-    .filter((note) => asked.has(note.id))
-    .sort((a, b) => compare(a.onset, b.onset) || a.pitch - b.pitch);
-}
-
-/**
- * Answers for each file in a JSON line of its own.
- * @returns 1 when any file could not be done or the command makes no sense, else 0
- */
-export function eachFile(
-  args: readonly string[],
-  usage: string,
-  print: (line: string) => void,
-  answer: (study: Study, wishes: Wishes) => object,
-): number {
-  const parsed = wishesFrom(args, usage);
-  if (typeof parsed === "string") {
-    print(JSON.stringify({ error: parsed }));
-    return 1;
-  }
-  let code = 0;
-  for (const file of parsed.files) {
-    const study = studyOfFile(file, parsed.wishes);
-    if (typeof study === "string") code = 1;
-    const line = typeof study === "string" ? { error: study } : answer(study, parsed.wishes);
-    print(JSON.stringify({ file, ...line }));
-  }
-  return code;
+  return inOrder(study.passage.notes.filter((note) => asked.has(note.id)));
 }
 
 export function rounded(value: number): number {

@@ -18,14 +18,23 @@ import type { Note } from "@/core/passage/note";
 import { handOf } from "@/core/passage/passage";
 import { USUAL_ALLOWANCES } from "@/core/reach/allowances";
 import { remediesFor } from "@/core/reach/remedies-for";
-import { eachFile, joinEntry, notesInOrder, rounded } from "./file-study";
+import { pitchName } from "@/core/keyboard/pitch";
+import { placeText } from "@/core/passage/place";
+import { run, type Command, type Found } from "./command";
+import { joinEntry, notesInOrder, rounded, type Opened } from "./file-study";
+import { aligned } from "./table";
 import { conditionsFrom, MANNER_USAGE, type Wishes } from "./wishes";
 
-export const FINGER_USAGE = `finger FILE... ${MANNER_USAGE} [--options K | --offers K] [--leaning NAME] [--pin ID=F]... [--rule-out ID=F|thumb-on-black|4-5]... [--hold ID]... [--tie none|alike|all] [--redistribute none|marked|all [--share ID]... [--easier finger-work|even|leaps] [--crossing]] [--sweep LOW:HIGH] --json`;
+export const FINGER: Command = {
+  name: "finger",
+  summary: "the best fingerings of each file, with their positions, figures and what the ties cost.",
+  usage: `FILE... ${MANNER_USAGE} [--options K | --offers K] [--leaning NAME] [--pin ID=F]... [--rule-out ID=F|thumb-on-black|4-5]... [--hold ID]... [--tie none|alike|all] [--redistribute none|marked|all [--share ID]... [--easier finger-work|even|leaps] [--crossing]] [--sweep LOW:HIGH]`,
+  find: found,
+};
 
 /** The k best fingerings of each file, or those worth showing. */
-export function finger(args: readonly string[], print: (line: string) => void): number {
-  return eachFile(args, FINGER_USAGE, print, listing);
+export function finger(args: readonly string[], print: (line: string) => void, tell = print): number {
+  return run(FINGER, args, { print, tell });
 }
 
 interface Listed {
@@ -35,14 +44,16 @@ interface Listed {
 }
 
 /** The notes of the hands asked for, and each option with one entry a note in the same order. */
-function listing(written: Study, wishes: Wishes): object {
+function found({ study: written }: Opened, wishes: Wishes): Found {
   const shared = wishes.redistribute ? sharedOut(written, wishes) : null;
   const study = shared ? { ...written, passage: asShared(written.passage, shared) } : written;
   const notes = notesInOrder(study);
   const listed = notes.length === 0 ? [] : listedOptions(study, wishes);
   const figures = figuresOf(study);
-  return {
-    notes: notes.map(({ id, bar, onset, pitch, staff }) => ({ id, bar: Number(bar), onset, midi: pitch, staff })),
+  const entry = {
+    notes: notes.map(({ id, bar, onset, duration, grace, pitch, staff }) => {
+      return { id, bar: Number(bar), onset, length: duration, grace, midi: pitch, staff };
+    }),
     options: listed.map(({ fingering, leaning, sentence }, place) => {
       const judged = judge(study, fingering);
       return {
@@ -51,7 +62,7 @@ function listing(written: Study, wishes: Wishes): object {
         ...(sentence === undefined ? {} : { sentence }),
         strain: rounded(judged.strain),
         peak: rounded(judged.peak?.strain ?? 0),
-        fingering: notes.map((note) => entry(study, note, fingering[note.id] ?? null)),
+        fingering: notes.map((note) => noteEntry(study, note, fingering[note.id] ?? null)),
         positions: positionsOf(study, fingering).map(({ side, notes: held, join }) => ({
           hand: side,
           notes: held,
@@ -74,6 +85,24 @@ function listing(written: Study, wishes: Wishes): object {
         }
       : {}),
   };
+  return { entry, table: tableOf(study, notes, listed), fingering: listed[0]?.fingering ?? null };
+}
+
+/** Each option on a line of its own, then the notes down the page with a column of digits an option. */
+function tableOf(study: Study, notes: readonly Note[], listed: readonly Listed[]): readonly string[] {
+  if (notes.length === 0) return ["The hands asked for play nothing here."];
+  const options = listed.map(({ fingering, leaning, sentence }, place) => {
+    const { strain, peak } = judge(study, fingering);
+    return `${optionName(place)}  ${leaning}, strain ${rounded(strain)}, at most ${rounded(peak?.strain ?? 0)}${sentence ? `: ${sentence}` : ""}`;
+  });
+  const digits = (note: Note): readonly string[] => listed.map(({ fingering }) => String(fingering[note.id] ?? "-"));
+  const rows = notes.map((note) => [
+    placeText(note.bar, note.beat),
+    pitchName(note.pitch),
+    handOf(note, study.passage),
+    ...digits(note),
+  ]);
+  return [...options, "", ...aligned([["where", "note", "hand", ...listed.map((_, i) => optionName(i))], ...rows])];
 }
 
 function listedOptions(study: Study, wishes: Wishes): readonly Listed[] {
@@ -116,7 +145,7 @@ function tyingOf(study: Study, wishes: Wishes): object {
   };
 }
 
-function entry(study: Study, note: Note, finger: Finger | null): object {
+function noteEntry(study: Study, note: Note, finger: Finger | null): object {
   const hand = handOf(note, study.passage);
   if (finger !== null) return { note: note.id, hand, finger };
   const remedies = remediesFor(study, note.id, USUAL_ALLOWANCES).map(({ kind, strain }) => ({

@@ -1,28 +1,59 @@
 import { printedDigits } from "@/core/fingering/first-options";
-import { bestFingerings, type Study } from "@/core/fingering/study";
+import { bestFingerings } from "@/core/fingering/study";
 import { offCentre } from "@/core/motion/centre";
 import type { HandPlan } from "@/core/motion/hand-plan";
-import { planOf } from "@/core/motion/plan";
-import { eachFile, rounded } from "./file-study";
+import { planOf, type Plan } from "@/core/motion/plan";
+import { placeText } from "@/core/passage/place";
+import { run, type Command, type Found } from "./command";
+import { rounded, type Opened } from "./file-study";
+import { aligned } from "./table";
 import { MANNER_USAGE, type Wishes } from "./wishes";
 
-export const PLAN_USAGE = `plan FILE... ${MANNER_USAGE} [--pin ID=F]... --json`;
+export const PLAN: Command = {
+  name: "plan",
+  summary: "the hand plan of each file's own digits: how the hand gets through, onset by onset, and what to watch.",
+  usage: `FILE... ${MANNER_USAGE} [--pin ID=F]...`,
+  find: planned,
+};
 
 /** The hand plan of each file's own digits, then pins, and what is left worked out around them: frames and figures. */
-export function plan(args: readonly string[], print: (line: string) => void): number {
-  return eachFile(args, PLAN_USAGE, print, planned);
+export function plan(args: readonly string[], print: (line: string) => void, tell = print): number {
+  return run(PLAN, args, { print, tell });
 }
 
-function planned(study: Study, wishes: Wishes): object {
+function planned({ study }: Opened, wishes: Wishes): Found {
   const [fingering] = bestFingerings(study, { pins: { ...printedDigits(study), ...wishes.pin } }, 1);
-  const { tempo, hands, together, inFront, warnings } = planOf(study, fingering!);
-  return {
+  const found = planOf(study, fingering!);
+  const { tempo, hands, together, inFront, warnings } = found;
+  const entry = {
     tempo,
     hands: hands.map(handEntry),
     together: deep(together),
     inFront: deep(inFront),
     warnings: deep(warnings),
   };
+  return { entry, table: tableOf(found), fingering: fingering! };
+}
+
+/** What to watch, then each hand's way onset by onset. */
+function tableOf({ hands, warnings }: Plan): readonly string[] {
+  const head = ["where", "turn", "height", "in", "sideways", "shape", "strain"];
+  return [
+    ...warnings.map(({ words }) => `! ${words}`),
+    ...hands.flatMap(({ side, frames }) => [
+      "",
+      `${side} hand (degrees to the little finger; mm)`,
+      ...aligned([
+        head,
+        ...frames.map(({ frame, roll, height, depth, x, shape, strain }) => [
+          placeText(frame.onset.bar, frame.onset.beat),
+          ...[roll, height, depth, x].map((value) => String(Math.round(value))),
+          shape,
+          String(Math.round(strain)),
+        ]),
+      ]),
+    ]),
+  ];
 }
 
 function handEntry({ side, frames, path: _path, hand: _hand, ...figures }: HandPlan): object {

@@ -1,19 +1,21 @@
-import { explain, EXPLAIN_USAGE } from "./explain";
-import { finger, FINGER_USAGE } from "./finger";
-import { plan, PLAN_USAGE } from "./plan";
+import { run, type Command } from "./command";
+import { EXPLAIN } from "./explain";
+import { FINGER } from "./finger";
+import { PLAN } from "./plan";
 
 /** `npm run -s velvet -- COMMAND ...`: the core without browser or database. */
-const COMMANDS: Readonly<Record<string, (args: readonly string[], print: (line: string) => void) => number>> = {
-  finger,
-  explain,
-  plan,
-};
+const COMMANDS: readonly Command[] = [FINGER, EXPLAIN, PLAN];
 
 const [name = "", ...args] = process.argv.slice(2);
-const command = COMMANDS[name];
-if (!command) {
-  for (const usage of [FINGER_USAGE, EXPLAIN_USAGE, PLAN_USAGE]) console.error(`Usage: velvet -- ${usage}`);
+const command = COMMANDS.find((one) => one.name === name);
+const print = (line: string): void => void process.stdout.write(`${line}\n`);
+const tell = (line: string): void => void process.stderr.write(`${line}\n`);
+
+const OVERVIEW = `velvet COMMAND FILE... --hand right|left|both\n\n${COMMANDS.map((one) => `  ${one.name.padEnd(8)} ${one.summary}`).join("\n")}\n\nvelvet COMMAND --help tells all words of a command.`;
+
+if (command) process.exitCode = run(command, args, { print, tell });
+else if (name === "--help" || name === "-h" || name === "help") print(OVERVIEW);
+else {
+  tell(name === "" ? OVERVIEW : `There is no command ${name}.\n\n${OVERVIEW}`);
   process.exitCode = 2;
-} else {
-  process.exitCode = command(args, (line) => process.stdout.write(`${line}\n`));
 }

@@ -10,10 +10,30 @@ import type { NoteId } from "@/core/passage/note";
 import { ARPEGGIOS, TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import { HAND } from "@/core/physics";
 
-const span = z.coerce.number().min(HAND.rulerSpanRange[0]).max(HAND.rulerSpanRange[1]).default(HAND.middleRulerSpan);
-const tempo = z.coerce.number().min(TEMPO_RANGE[0]).max(TEMPO_RANGE[1]);
+/** A number within limits, and what to say where it is none. */
+function numberIn([least, most]: readonly [number, number], what: string) {
+  const error = `Say ${what}, from ${least} to ${most}.`;
+  return z.string().trim().min(1, error).transform(Number).pipe(z.number({ error }).min(least, error).max(most, error));
+}
+
+/** One of some words, and what to say where it is none. */
+function oneOf<const T extends readonly [string, ...string[]]>(words: T) {
+  return z.enum(words, { error: `Say ${words.slice(0, -1).join(", ")} or ${words.at(-1)}.` });
+}
+
+const span = numberIn(HAND.rulerSpanRange, "a span in mm").default(HAND.middleRulerSpan);
+const tempo = numberIn(TEMPO_RANGE, "a tempo in quarter notes a minute");
 const noteId = z.string().transform((id) => id as NoteId);
-const count = z.coerce.number().int().min(1).max(200);
+const count = numberIn([1, 200], "a whole number").refine(Number.isInteger, "Say a whole number, from 1 to 200.");
+
+/** "3-6", or "3" for one bar: bars as numbered on paper. */
+const bars = z
+  .string()
+  .regex(/^\d{1,6}(-\d{1,6})?$/, "Bars are a first and a last number, as 3-6.")
+  .transform((text): readonly [string, string] => {
+    const [from, to] = text.split("-");
+    return [from!, to ?? from!];
+  });
 
 /** "b1-s1-v1-n3=4": a note of the file and the finger it is given. */
 const pin = z
@@ -62,33 +82,36 @@ const resting = z
 
 /** Spans are ruler spans in mm, tempi quarter notes a minute. */
 const Wishes = z.object({
-  hand: z.enum(["right", "left", "both"]),
+  hand: z.enum(["right", "left", "both"], { error: "Say whose digits: right, left or both." }),
+  part: z.string().min(1).optional(),
+  bars: bars.optional(),
+  out: z.string().min(1, "Say the file to write.").optional(),
   "span-right": span,
   "span-left": span,
   rest: z.array(resting).default([]),
   tempo: tempo.optional(),
-  touch: z.enum(["legato", "detached"]).default("legato"),
+  touch: oneOf(["legato", "detached"]).default("legato"),
   pedal: z.boolean().default(false),
-  arpeggios: z.enum(ARPEGGIOS).default("bound"),
+  arpeggios: oneOf(ARPEGGIOS).default("bound"),
   /** "top" for the highest notes, else the name of a voice. */
   tune: z.string().optional(),
   options: count.default(1),
   offers: count.optional(),
-  leaning: z.enum(LEANING_IDS).default("balanced"),
+  leaning: oneOf(LEANING_IDS).default("balanced"),
   pin: z
     .array(pin)
     .default([])
     .transform((pins) => Object.fromEntries(pins) as Pins),
   "rule-out": z.array(ruleOut).default([]),
   hold: z.array(noteId).default([]),
-  tie: z.enum(TYING).optional(),
+  tie: oneOf(TYING).optional(),
   give: z
     .array(give)
     .default([])
     .transform((given) => Object.fromEntries(given) as HandsTaken),
-  redistribute: z.enum(ALLOWED).optional(),
+  redistribute: oneOf(ALLOWED).optional(),
   share: z.array(noteId).default([]),
-  easier: z.enum(EASIER).default("even"),
+  easier: oneOf(EASIER).default("even"),
   crossing: z.boolean().default(false),
   sweep: sweep.optional(),
 });
@@ -125,6 +148,10 @@ export function notesNamed(wishes: Wishes): readonly { readonly option: string; 
 }
 
 const OPTIONS = {
+  help: { type: "boolean", short: "h" },
+  part: { type: "string" },
+  bars: { type: "string" },
+  out: { type: "string" },
   hand: { type: "string" },
   "span-right": { type: "string" },
   "span-left": { type: "string" },
@@ -152,20 +179,48 @@ const OPTIONS = {
 
 /** The words that every command takes about hands and manner. */
 export const MANNER_USAGE =
-  "--hand right|left|both [--span-right MM] [--span-left MM] [--rest SIDE:F]... [--tempo BPM] [--touch legato|detached] [--pedal] [--arpeggios bound|carried] [--tune top|VOICE] [--give ID=right|left]...";
+  "--hand right|left|both [--part ID] [--bars FROM-TO] [--span-right MM] [--span-left MM] [--rest SIDE:F]... [--tempo N] [--touch legato|detached] [--pedal] [--arpeggios bound|carried] [--tune top|VOICE] [--give ID=right|left]... [--json] [--out FILE]";
 
-/** Files and wishes from the words of a command; a sentence where they make no sense. */
+/** Files and wishes from the words of a command; a sentence where they make no sense, "help" where help is asked for. */
 export function wishesFrom(
   args: readonly string[],
-  usage: string,
-): { readonly files: readonly string[]; readonly wishes: Wishes } | string {
+): { readonly files: readonly string[]; readonly wishes: Wishes } | "help" | (string & {}) {
   try {
-    const { values, positionals } = parseArgs({ args: [...args], allowPositionals: true, options: OPTIONS });
+    const { values, positionals, tokens } = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: OPTIONS,
+      tokens: true,
+    });
+    if (values.help) return "help";
+    const twice = tokens.find(
+      (t, i) =>
+        t.kind === "option" &&
+        isSingle(t.name) &&
+        tokens.findIndex((o) => o.kind === "option" && o.name === t.name) < i,
+    );
+    if (twice?.kind === "option") return `--${twice.name} is said twice.`;
     const wishes = Wishes.safeParse(values);
-    if (!wishes.success) return wishes.error.issues.map((i) => `--${i.path.join(".")}: ${i.message}`).join("; ");
-    if (positionals.length === 0) return `No file is named. Usage: ${usage}`;
+    if (!wishes.success) return wishes.error.issues.map((i) => `--${String(i.path[0])}: ${i.message}`).join(" ");
+    if (positionals.length === 0) return "No file is named.";
     return { files: positionals, wishes: wishes.data };
   } catch (error) {
-    return (error as Error).message;
+    return plainly(error as Error);
   }
+}
+
+function isSingle(name: string): boolean {
+  const option = (OPTIONS as Readonly<Record<string, { readonly type: string; readonly multiple?: boolean }>>)[name];
+  return option?.type === "string" && !option.multiple;
+}
+
+/** What the reader of arguments says, in a sentence. */
+function plainly({ message }: Error): string {
+  const [, unknown] = /Unknown option '([^']+)'/.exec(message) ?? [];
+  if (unknown) return `There is no word ${unknown}.`;
+  const [, wanting] = /Option '(?:-\w, )?(--[\w-]+) <value>' argument (?:missing|is ambiguous)/.exec(message) ?? [];
+  if (wanting) return `${wanting} wants a value after it.`;
+  const [, plain] = /Option '(?:-\w, )?(--[\w-]+)' does not take an argument/.exec(message) ?? [];
+  if (plain) return `${plain} takes no value.`;
+  return message.split("\n")[0]!;
 }
