@@ -16,7 +16,9 @@ const shared = {
   transform,
   setupFilesAfterEnv: ["<rootDir>/tests/support/patience.ts"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
-  transformIgnorePatterns: ["/node_modules/(?!(nuqs|react-hotkeys-hook)/)"],
+  transformIgnorePatterns: [
+    "/node_modules/(?!(nuqs|react-hotkeys-hook|lru-cache|iron-session|iron-webcrypto|uncrypto|cookie)/)",
+  ],
   modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/data/", "<rootDir>/.test-data/"],
 };
 
@@ -48,6 +50,8 @@ const config = {
       displayName: "database",
       testEnvironment: "node",
       testMatch: ["<rootDir>/src/**/*.db.test.ts", "<rootDir>/tests/**/*.db.test.ts"],
+      // The server's threads run code that is built beforehand; here it runs as it stands.
+      moduleNameMapper: { "/threads/pool$": "<rootDir>/tests/support/threads-here.ts", ...shared.moduleNameMapper },
     },
   ],
 };

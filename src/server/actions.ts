@@ -1,21 +1,21 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import type { z } from "zod";
-import type { Db } from "@/db/client";
 import type { FingeringWishes } from "@/core/fingering/wishes";
 import type { PlanMarks } from "@/core/motion/plan-marks";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { Day } from "@/core/time/days";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
-import { database } from "./connection";
+import { answering } from "./asking";
+import { today } from "./day";
 import { addFound, addTyped, FoundAsked, TypedAsked } from "./editions";
 import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "./entries";
 import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./instruments";
 import { keepMeasurement, MeasurementAsked, RemovalAsked, removeMeasurement } from "./measuring";
 import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked } from "./options";
 import { addPassage, PassageAsked } from "./passages";
+import { choosePart, PartAsked } from "./pieces";
 import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "./remedies";
 import { reworkOptions, ReworkAsked } from "./rework";
 import { surveyData, SurveyAsked } from "./survey";
@@ -49,120 +49,116 @@ import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdict
 /** Thin doors for the pages: each checks what it is given and hands it on. */
 
 export async function newPassage(asked: unknown): Promise<Answer<{ passageId: string }>> {
-  const answer = await checked(PassageAsked, asked, addPassage);
+  const answer = await answering(PassageAsked, asked, ({ db }, given) => addPassage(db, given));
   if (answer.ok) revalidatePath("/");
   return answer;
 }
 
 export async function keepFirstOptions(asked: unknown): Promise<Answer<readonly OptionData[]>> {
-  return checked(FirstOptionsAsked, asked, addFirstOptions);
+  return answering(FirstOptionsAsked, asked, ({ db }, given) => addFirstOptions(db, given));
 }
 
 export async function changeOption(asked: unknown): Promise<Answer<Kept>> {
-  return checked(EditAsked, asked, editOption);
+  return answering(EditAsked, asked, ({ db }, given) => editOption(db, given));
 }
 
 export async function walkEdits(asked: unknown): Promise<Answer<Walked>> {
-  const answer = await checked(WalkAsked, asked, walkBack);
+  const answer = await answering(WalkAsked, asked, ({ db }, given) => walkBack(db, given));
   return answer.ok && answer.value.options ? refreshed(answer) : answer;
 }
 
 export async function decide(asked: unknown): Promise<Answer<readonly VerdictData[]>> {
-  return checked(VerdictAsked, asked, addVerdict);
+  return answering(VerdictAsked, asked, ({ db, zone }, given) => addVerdict(db, given, zone));
 }
 
 export async function practise(asked: unknown): Promise<Answer<readonly Day[]>> {
-  return checked(PracticeAsked, asked, markPractice);
+  return answering(PracticeAsked, asked, ({ db, zone }, given) => markPractice(db, given, today(zone)));
 }
 
 export async function setTempo(asked: unknown): Promise<Answer<readonly OptionData[]>> {
-  return refreshed(await checked(TempoAsked, asked, retarget));
+  return refreshed(await answering(TempoAsked, asked, ({ db }, given) => retarget(db, given)));
 }
 
 export async function keepEntered(asked: unknown): Promise<Answer<EntryKept>> {
-  return checked(EntryAsked, asked, keepEntry);
+  return answering(EntryAsked, asked, ({ db }, given) => keepEntry(db, given));
 }
 
 export async function openEntered(asked: unknown): Promise<Answer<{ passageId: string }>> {
-  return refreshed(await checked(OpenAsked, asked, openEntry));
+  return refreshed(await answering(OpenAsked, asked, ({ db }, given) => openEntry(db, given)));
 }
 
 export async function measure(asked: unknown): Promise<Answer<MeasurementData>> {
-  return refreshed(await checked(MeasurementAsked, asked, keepMeasurement));
+  return refreshed(
+    await answering(MeasurementAsked, asked, ({ db, zone }, given) => keepMeasurement(db, given, today(zone))),
+  );
 }
 
 export async function forgetMeasurement(asked: unknown): Promise<Answer<MeasurementData>> {
-  return refreshed(await checked(RemovalAsked, asked, removeMeasurement));
+  return refreshed(await answering(RemovalAsked, asked, ({ db }, given) => removeMeasurement(db, given)));
 }
 
 export async function beginRest(asked: unknown): Promise<Answer<readonly RestData[]>> {
-  return refreshed(await checked(RestAsked, asked, startRest));
+  return refreshed(await answering(RestAsked, asked, ({ db, zone }, given) => startRest(db, given, today(zone))));
 }
 
 export async function finishRest(asked: unknown): Promise<Answer<readonly RestData[]>> {
-  return refreshed(await checked(RestChange, asked, endRest));
+  return refreshed(await answering(RestChange, asked, ({ db, zone }, given) => endRest(db, given, today(zone))));
 }
 
 export async function newInstrument(asked: unknown): Promise<Answer<readonly InstrumentData[]>> {
-  return refreshed(await checked(NewInstrument, asked, addInstrument));
+  return refreshed(await answering(NewInstrument, asked, ({ db }, given) => addInstrument(db, given)));
 }
 
 export async function useInstrument(asked: unknown): Promise<Answer<readonly InstrumentData[]>> {
-  return refreshed(await checked(TakeUp, asked, takeUpInstrument));
+  return refreshed(await answering(TakeUp, asked, ({ db }, given) => takeUpInstrument(db, given)));
 }
 
 export async function allow(asked: unknown): Promise<Answer<Allowances>> {
-  return refreshed(await checked(AllowancesAsked, asked, keepAllowances));
+  return refreshed(await answering(AllowancesAsked, asked, ({ db }, given) => keepAllowances(db, given)));
 }
 
 export async function remedy(asked: unknown): Promise<Answer<RemediesKept>> {
-  return refreshed(await checked(RemediesAsked, asked, chooseRemedies));
+  return refreshed(await answering(RemediesAsked, asked, ({ db }, given) => chooseRemedies(db, given)));
 }
 
 export async function wish(asked: unknown): Promise<Answer<WholeKept<FingeringWishes>>> {
-  return refreshed(await checked(WishesAsked, asked, chooseWishes));
+  return refreshed(await answering(WishesAsked, asked, ({ db }, given) => chooseWishes(db, given)));
 }
 
 export async function keepPlan(asked: unknown): Promise<Answer<WholeKept<PlanMarks>>> {
-  return checked(PlanMarksAsked, asked, markPlan);
+  return answering(PlanMarksAsked, asked, ({ db }, given) => markPlan(db, given));
 }
 
 export async function giveHands(asked: unknown): Promise<Answer<WholeKept<HandsTaken>>> {
-  return refreshed(await checked(TakenAsked, asked, shareOut));
+  return refreshed(await answering(TakenAsked, asked, ({ db }, given) => shareOut(db, given)));
 }
 
 export async function allowOtherHand(asked: unknown): Promise<Answer<null>> {
-  return refreshed(await checked(SharedMarkAsked, asked, markShared));
+  return refreshed(await answering(SharedMarkAsked, asked, ({ db }, given) => markShared(db, given)));
 }
 
 export async function newTyped(asked: unknown): Promise<Answer<readonly OptionData[]>> {
-  return refreshed(await checked(TypedAsked, asked, addTyped));
+  return refreshed(await answering(TypedAsked, asked, ({ db }, given) => addTyped(db, given)));
 }
 
 export async function keepFound(asked: unknown): Promise<Answer<readonly OptionData[]>> {
-  return checked(FoundAsked, asked, addFound);
+  return answering(FoundAsked, asked, ({ db }, given) => addFound(db, given));
 }
 
 export async function workOutAnew(asked: unknown): Promise<Answer<readonly OptionData[]>> {
-  return refreshed(await checked(ReworkAsked, asked, reworkOptions));
+  return refreshed(await answering(ReworkAsked, asked, ({ db }, given) => reworkOptions(db, given)));
+}
+
+export async function playPart(asked: unknown): Promise<Answer<{ partId: string }>> {
+  return refreshed(await answering(PartAsked, asked, ({ db }, given) => choosePart(db, given)));
 }
 
 export async function pieceToSurvey(asked: unknown): Promise<Answer<SurveyData>> {
-  return checked(SurveyAsked, asked, surveyData);
+  return answering(SurveyAsked, asked, ({ db }, given) => surveyData(db, given));
 }
 
 /** What bears on every answer makes every page new. */
 function refreshed<T>(answer: Answer<T>): Answer<T> {
   if (answer.ok) revalidatePath("/", "layout");
   return answer;
-}
-
-async function checked<Schema extends z.ZodType, T>(
-  schema: Schema,
-  asked: unknown,
-  then: (db: Db, given: z.infer<Schema>) => Promise<Answer<T>>,
-): Promise<Answer<T>> {
-  const parsed = schema.safeParse(asked);
-  if (!parsed.success) return { ok: false, message: parsed.error.issues.map((issue) => issue.message).join(" ") };
-  return then(database(), parsed.data);
 }

@@ -1,59 +1,49 @@
+import { randomUUID } from "node:crypto";
 import { z } from "zod";
-import { drain } from "@/core/drain";
-import { leaningById } from "@/core/fingering/leanings";
-import { optionConditions } from "@/core/fingering/option-conditions";
-import { fingering, latticesOf, notesAsked, type Study } from "@/core/fingering/study";
+import { notesAsked, type Study } from "@/core/fingering/study";
 import { studyOf } from "@/core/fingering/study-data";
-import { optionName } from "@/core/fingering/worth-showing";
 import type { Pins } from "@/core/fingering/fingering";
 import type { Finger } from "@/core/hand/finger";
 import type { Note, NoteId } from "@/core/passage/note";
-import { toNumber } from "@/core/time/beats";
 import type { Db } from "@/db/client";
-import { addFingerings, fingeringsOf } from "@/db/queries/fingerings";
-import { passageById } from "@/db/queries/passages";
-import { wording } from "@/formats/issue";
-import { readScore } from "@/formats/musicxml/open";
-import { passageFrom } from "@/formats/musicxml/passage";
-import { pianoPart } from "@/formats/musicxml/score";
+import { addFingering } from "@/db/queries/fingerings";
 import { GONE } from "./gone";
 import { Digits } from "./options";
-import { passageData } from "./passages";
-import type { Answer, OptionData, PassageData } from "./types";
+import { passageGiven, type PassageGiven } from "./passage-given";
+import { text } from "./text";
+import { inThread, TooMuch } from "./threads/pool";
+import type { Answer, OptionData } from "./types";
 
-const balanced = leaningById("balanced");
+const author = text([80, "A name has at most 80 letters."]);
 
-export const TypedAsked = z.object({
-  passageId: z.uuid(),
-  author: z.string().trim().max(80, "A name has at most 80 letters.").default(""),
-});
+/** Another option, under an id that the page gives it, so that sending it twice makes one. */
+export const TypedAsked = z.object({ id: z.uuid(), passageId: z.uuid(), author: author.default("") });
 
 /** Adds a fingering to type: without any pin, the rest worked out around what will be typed. */
 export async function addTyped(
   db: Db,
-  { passageId, author }: z.infer<typeof TypedAsked>,
+  { id, passageId, author: by }: z.infer<typeof TypedAsked>,
 ): Promise<Answer<readonly OptionData[]>> {
-  const data = await passageData(db, passageId);
-  return data ? added(db, data, "typed", author || null, {}) : GONE;
+  const given = await passageGiven(db, passageId);
+  return given ? added(db, given, id, "typed", by || null, {}) : GONE;
 }
 
 export const FoundAsked = z.object({
+  id: z.uuid(),
   passageId: z.uuid(),
   /** Where it was found, in a few words. */
-  found: z.string().trim().min(1).max(80),
+  found: author.min(1),
   digits: Digits,
 });
 
 /** Keeps a fingering that the engine has found beside the options, with its digits as they are. */
 export async function addFound(
   db: Db,
-  { passageId, found, digits }: z.infer<typeof FoundAsked>,
+  { id, passageId, found, digits }: z.infer<typeof FoundAsked>,
 ): Promise<Answer<readonly OptionData[]>> {
-  const data = await passageData(db, passageId);
-  if (!data) return GONE;
-  const name = await freeName(db, passageId);
-  const option = { name, origin: "solved", leaning: "balanced", author: found, digits, pins: {} } as const;
-  return { ok: true, value: await addFingerings(db, passageId, [option]) };
+  const option = { id, origin: "solved", leaning: "balanced", author: found, digits, pins: {} } as const;
+  const options = await addFingering(db, passageId, option);
+  return options ? { ok: true, value: options } : GONE;
 }
 
 export interface Edition {
@@ -64,69 +54,72 @@ export interface Edition {
 }
 
 /**
- * Adds the digits of another file with the same passage: the bars of the same number, note by note where bar, place
- * and key agree. What it has no digit for is worked out around them.
+ * Adds the digits of another file with the same passage: the bars of the same number, note by note where bar, place,
+ * staff and key agree. What it has no digit for is worked out around them.
  */
 export async function addEdition(
   db: Db,
   passageId: string,
   file: { readonly name: string; readonly bytes: Uint8Array },
 ): Promise<Answer<Edition>> {
-  const found = await passageById(db, passageId);
-  const data = await passageData(db, passageId);
-  if (!found || !data) return GONE;
-  const read = readScore(file.bytes);
-  if (!read.ok) return { ok: false, message: `${file.name}: ${read.issues.map(wording).join(" ")}` };
-  const part = pianoPart(read.value);
-  const theirs = passageFrom(part, 1, part.bars.length, found.hands).notes;
-  const { pins, missing } = digitsFrom(studyOf(data.study), theirs);
+  const given = await passageGiven(db, passageId);
+  if (!given) return GONE;
+  const theirs = await notesOf(file.bytes, given.passage.hands);
+  if (!theirs.ok) return { ok: false, message: `${file.name}: ${theirs.message}` };
+  const { pins, missing } = digitsFrom(studyOf(given.study), theirs.value);
   const taken = Object.keys(pins).length;
-  if (taken === 0)
-    return { ok: false, message: `${file.name} has no digit on a note of bars ${data.bars.from} to ${data.bars.to}.` };
-  const options = await added(db, data, "printed", file.name.replace(/\.(musicxml|mxl|xml)$/i, ""), pins);
+  const { from, to } = given.music.bars;
+  if (taken === 0) return { ok: false, message: `${file.name} has no digit on a note of bars ${from} to ${to}.` };
+  const name = file.name.replace(/\.(musicxml|mxl|xml)$/i, "").slice(0, 80);
+  const options = await added(db, given, randomUUID(), "printed", name, pins);
   return options.ok ? { ok: true, value: { options: options.value, taken, missing } } : options;
 }
 
-/** Their digits on our notes: those of the same bar on paper, place in it and key. */
+async function notesOf(source: Uint8Array, hands: PassageGiven["passage"]["hands"]): Promise<Answer<readonly Note[]>> {
+  try {
+    return await inThread("editionNotes", { source, hands });
+  } catch (error) {
+    if (!(error instanceof TooMuch)) throw error;
+    return { ok: false, message: "Reading it takes more time or memory than any score." };
+  }
+}
+
+/** Their digits on our notes: those of the same bar on paper, place in it, staff and key; see whereabouts. */
 function digitsFrom(study: Study, theirs: readonly Note[]): { readonly pins: Pins; readonly missing: number } {
-  const whereabouts = (n: Note): string => `${n.bar} ${toNumber(n.beat)} ${n.grace} ${n.pitch}`;
-  const known = new Map(theirs.map((n) => [whereabouts(n), n]));
+  const known = new Map(theirs.map((note) => [whereabouts(note), note]));
+  // A file with all notes on one staff says nothing by it.
+  const onOneStaff = new Set(theirs.map(({ staff }) => staff)).size === 1;
+  const anyStaff = new Map(theirs.map((note) => [placeOf(note), note]));
   const asked = new Set(notesAsked(study));
   const pins: Record<NoteId, Finger> = {};
   let missing = 0;
   for (const note of study.passage.notes.filter((n) => asked.has(n.id))) {
-    const same = known.get(whereabouts(note));
+    const same = known.get(whereabouts(note)) ?? (onOneStaff ? anyStaff.get(placeOf(note)) : undefined);
     if (!same) missing++;
     else if (same.printed !== null) pins[note.id] = same.printed as Finger;
   }
   return { pins, missing };
 }
 
-async function added(
-  db: Db,
-  data: PassageData,
-  origin: OptionData["origin"],
-  author: string | null,
-  pins: Pins,
-): Promise<Answer<readonly OptionData[]>> {
-  const study = studyOf(data.study);
-  const conditions = optionConditions(study, balanced, data.wishes, { pins, ruledOut: {} });
-  const [digits] = drain(fingering(latticesOf(study), conditions, 1));
-  const option = {
-    name: await freeName(db, data.id),
-    origin,
-    leaning: balanced.id as "balanced",
-    author,
-    digits: digits!,
-    pins,
-  };
-  return { ok: true, value: await addFingerings(db, data.id, [option]) };
+function whereabouts(note: Note): string {
+  return `${note.staff} ${placeOf(note)}`;
 }
 
-/** The first letter that no option of a passage goes by. */
-async function freeName(db: Db, passageId: string): Promise<string> {
-  const taken = new Set((await fingeringsOf(db, passageId)).map((o) => o.name));
-  let place = 0;
-  while (taken.has(optionName(place))) place++;
-  return optionName(place);
+/** Exact, so that thirds of different divisions are the same place. */
+function placeOf({ bar, beat, grace, rolled, pitch }: Note): string {
+  return `${bar} ${beat} ${rolled ? 0 : grace} ${pitch}`;
+}
+
+async function added(
+  db: Db,
+  { passage, study }: PassageGiven,
+  id: string,
+  origin: OptionData["origin"],
+  by: string | null,
+  pins: Pins,
+): Promise<Answer<readonly OptionData[]>> {
+  const asked = { wishes: passage.wishes, leaning: "balanced", pins, ruledOut: {} } as const;
+  const digits = await inThread("around", { study, ...asked });
+  const options = await addFingering(db, passage.id, { id, origin, leaning: "balanced", author: by, digits, pins });
+  return options ? { ok: true, value: options } : GONE;
 }

@@ -1,19 +1,23 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
-import { MOST_BARS, namesOf, type Entry } from "@/core/entry/entry";
-import { BASES, TUPLETS } from "@/core/entry/length";
+import { MOST_BARS, namesOf, VOICES, type Entry, type VoiceIndex } from "@/core/entry/entry";
+import { barBeats, BASES, sumOf, TUPLETS } from "@/core/entry/length";
 import { keyOf } from "@/core/entry/spelling";
 import { isOnKeyboard } from "@/core/keyboard/pitch";
 import type { NoteId } from "@/core/passage/note";
 import { TEMPO_RANGE } from "@/core/passage/passage";
-import type { Db } from "@/db/client";
-import { fingeringsOf, renameNotes } from "@/db/queries/fingerings";
+import { compare } from "@/core/time/beats";
+import type { Db, Tx } from "@/db/client";
+import { renameNotes } from "@/db/queries/edits";
+import { fingeringsOf } from "@/db/queries/fingerings";
+import { lockPassage, reviseInPlace } from "@/db/queries/history";
 import { renameMarks } from "@/db/queries/passages";
-import { passagesOf, pieceById } from "@/db/queries/pieces";
+import { lockPiece, passagesOf, pieceById } from "@/db/queries/pieces";
 import { passage, piece } from "@/db/schema";
 import { writeEntry } from "@/formats/musicxml/write-entry";
+import { follow } from "./follow";
 import { player } from "./player";
-import { reworkOptions } from "./rework";
+import { name } from "./text";
 import type { Answer, EntryData } from "./types";
 
 const Pitch = z
@@ -44,7 +48,7 @@ const Voice = z.array(Item).max(200);
 
 const EntryGiven = z
   .object({
-    title: z.string().trim().min(1, "Give the piece a name.").max(120, "A name has at most 120 letters."),
+    title: name("piece"),
     fifths: z.number().int().min(-7).max(7),
     time: z.tuple([z.number().int().min(1).max(16), z.literal([2, 4, 8, 16])]),
     tempo: z.number().min(TEMPO_RANGE[0]).max(TEMPO_RANGE[1]),
@@ -76,39 +80,57 @@ export async function keepEntry(
 ): Promise<Answer<EntryKept>> {
   if (entry.bars.every((bar) => bar.every((voice) => voice.every((item) => item.pitches.length === 0))))
     return { ok: false, message: "There is no note yet." };
+  const overfull = entry.bars.findIndex((_, bar) => VOICES.some((voice) => overfills(entry, bar, voice)));
+  if (overfull >= 0) return { ok: false, message: `Bar ${overfull + 1} holds more than its metre.` };
   const source = new TextEncoder().encode(writeEntry(entry));
-  const before = await pieceById(db, pieceId);
-  if (!before) {
-    const { id: pianistId } = await player(db);
-    await db
-      .insert(piece)
-      .values({ id: pieceId, pianistId, title: entry.title, sourceKind: "entered", source, partId: "P1", entry });
-    return { ok: true, value: { outcome: "kept", entry, seen: signOf(entry) } };
-  }
-  if (before.entry === null)
-    return { ok: false, message: "This piece came from a file; its notes are not edited here." };
-  const there = signOf(before.entry);
-  if (there === signOf(entry)) return { ok: true, value: { outcome: "kept", entry, seen: there } };
-  if (seen !== there) return { ok: true, value: { outcome: "outdated", entry: before.entry, seen: there } };
-  await db.transaction(async (tx) => {
+  const { id: pianistId } = await player(db);
+  const answer = await db.transaction(async (tx): Promise<Answer<EntryKept>> => {
+    const fresh = {
+      id: pieceId,
+      pianistId,
+      title: entry.title,
+      sourceKind: "entered",
+      source,
+      partId: "P1",
+      entry,
+    } as const;
+    const kept = { ok: true, value: { outcome: "kept", entry, seen: signOf(entry) } } as const;
+    const [made] = await tx.insert(piece).values(fresh).onConflictDoNothing().returning({ id: piece.id });
+    if (made) return kept;
+    const before = await lockPiece(tx, pieceId);
+    if (!before?.entry) return { ok: false, message: "This piece came from a file; its notes are not edited here." };
+    const there = signOf(before.entry);
+    if (there === signOf(entry)) return kept;
+    if (seen !== there) return { ok: true, value: { outcome: "outdated", entry: before.entry, seen: there } };
     await tx.update(piece).set({ title: entry.title, source, entry }).where(eq(piece.id, pieceId));
-    await goOver(tx as unknown as Db, pieceId, before.entry!, entry);
+    await goOver(tx, pieceId, before.entry, entry);
+    return kept;
   });
-  return { ok: true, value: { outcome: "kept", entry, seen: signOf(entry) } };
+  if (answer.ok && answer.value.outcome === "kept")
+    for (const { id } of await passagesOf(db, pieceId)) await follow(db, id, "music");
+  return answer;
 }
 
-/** Everything that speaks of an entry's notes takes on their new names; options are worked out anew about it. */
-async function goOver(db: Db, pieceId: string, before: Entry, after: Entry): Promise<void> {
+/** Whether a voice of a bar lasts longer than the bar. */
+function overfills(entry: Entry, bar: number, voice: VoiceIndex): boolean {
+  const items = entry.bars[bar]![voice];
+  return compare(sumOf(items.map(({ length }) => length)), barBeats(entry.time)) > 0;
+}
+
+/** Everything that speaks of an entry's notes takes on their new names. */
+async function goOver(tx: Tx, pieceId: string, before: Entry, after: Entry): Promise<void> {
   const names = renaming(before, after);
   const rename = (note: NoteId): NoteId | undefined => names.get(note);
-  for (const { id, fromBar, toBar } of await passagesOf(db, pieceId)) {
+  for (const { id, fromBar, toBar } of await passagesOf(tx, pieceId)) {
+    await lockPassage(tx, id);
     const last = after.bars.length;
     const whole = fromBar === 1 && toBar === before.bars.length;
-    const range = { fromBar: Math.min(fromBar, last), toBar: whole ? last : Math.min(toBar, last) };
-    await db.update(passage).set(range).where(eq(passage.id, id));
-    for (const option of await fingeringsOf(db, id)) await renameNotes(db, option.id, rename);
-    await renameMarks(db, id, rename);
-    await reworkOptions(db, { passageId: id });
+    const [from, to] = [Math.min(fromBar, last), whole ? last : Math.min(toBar, last)];
+    const range = { fromBar: from, toBar: to, printedBars: { from: String(from), to: String(to) } };
+    await tx.update(passage).set(range).where(eq(passage.id, id));
+    for (const option of await fingeringsOf(tx, id)) await renameNotes(tx, option.id, rename);
+    await renameMarks(tx, id, rename);
+    await reviseInPlace(tx, id);
   }
 }
 
@@ -170,9 +192,15 @@ export async function openEntry(
   const [first] = await passagesOf(db, pieceId);
   if (first) return { ok: true, value: { passageId: first.id } };
   const { title, tempo, bars } = found.entry;
-  const [made] = await db
-    .insert(passage)
-    .values({ pieceId, title, fromBar: 1, toBar: bars.length, hands, tempo })
-    .returning({ id: passage.id });
-  return { ok: true, value: { passageId: made!.id } };
+  return db.transaction(async (tx) => {
+    // Asked twice at once, there is one.
+    await lockPiece(tx, pieceId);
+    const [there] = await passagesOf(tx, pieceId);
+    if (there) return { ok: true, value: { passageId: there.id } };
+    const [made] = await tx
+      .insert(passage)
+      .values({ pieceId, title, fromBar: 1, toBar: bars.length, hands, tempo })
+      .returning({ id: passage.id });
+    return { ok: true, value: { passageId: made!.id } };
+  });
 }

@@ -1,15 +1,16 @@
-import { formatISO } from "date-fns";
 import { FINGERS, SIDES, type Finger, type Side } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
 import type { HandGiven } from "@/core/fingering/study-data";
 import { KEYBOARD } from "@/core/physics";
+import type { Zone } from "@/core/time/zone";
 import type { Db } from "@/db/client";
 import { instruments, measurements, pianistById, restsNow } from "@/db/queries/pianists";
 import type { handMeasurement } from "@/db/schema";
+import { serverZone, today } from "./day";
 import type { HandsData, InstrumentData, MeasurementData, RestData } from "./types";
 
 /** Everything the Hands page shows. */
-export async function handsData(db: Db, pianistId: string): Promise<HandsData> {
+export async function handsData(db: Db, pianistId: string, zone: Zone = serverZone()): Promise<HandsData> {
   const [right, left, rests, all, who] = await Promise.all([
     measurements(db, pianistId, "right"),
     measurements(db, pianistId, "left"),
@@ -22,7 +23,7 @@ export async function handsData(db: Db, pianistId: string): Promise<HandsData> {
     rests,
     instruments: all,
     allows: who!.allows,
-    today: today(),
+    today: today(zone),
   };
 }
 
@@ -55,11 +56,6 @@ export async function instrumentsData(db: Db, pianistId: string): Promise<readon
   const all = await instruments(db, pianistId);
   if (all.length === 0) return [{ id: null, name: "Full-size keyboard", octaveWidth: KEYBOARD.fullOctaveWidth }];
   return all.map(({ id, name, octaveWidth }) => ({ id, name, octaveWidth }));
-}
-
-/** ISO date of today where the server is. */
-export function today(): string {
-  return formatISO(new Date(), { representation: "date" });
 }
 
 export function measurementData(row: typeof handMeasurement.$inferSelect): MeasurementData {

@@ -5,12 +5,15 @@ import type { Db } from "@/db/client";
 import { instrument } from "@/db/schema";
 import { instrumentsData } from "./hands";
 import { player } from "./player";
+import { name } from "./text";
 import type { Answer, InstrumentData } from "./types";
 
 const [LEAST, MOST] = KEYBOARD.octaveWidthRange;
 
 export const NewInstrument = z.object({
-  name: z.string().trim().min(1, "Give the instrument a name.").max(120, "A name has at most 120 letters."),
+  /** Given by the page, so that sending it twice makes one. */
+  id: z.uuid(),
+  name: name("instrument"),
   octaveWidth: z
     .number({ error: "Say the octave width in millimetres." })
     .min(LEAST, `An octave is at least ${LEAST} mm wide.`)
@@ -22,7 +25,10 @@ export async function addInstrument(
   asked: z.infer<typeof NewInstrument>,
 ): Promise<Answer<readonly InstrumentData[]>> {
   const { id: pianistId } = await player(db);
-  await db.insert(instrument).values({ ...asked, pianistId });
+  await db
+    .insert(instrument)
+    .values({ ...asked, pianistId })
+    .onConflictDoNothing();
   return { ok: true, value: await instrumentsData(db, pianistId) };
 }
 

@@ -1,10 +1,7 @@
-import { findingFirstOptions } from "@/core/fingering/first-options";
-import { studyOf } from "@/core/fingering/study-data";
 import { randomUUID } from "node:crypto";
 import { dayAfter } from "@/core/time/days";
-import { drain } from "@/core/drain";
 import type { Db } from "@/db/client";
-import { addFingerings } from "@/db/queries/fingerings";
+import { addFirstFingerings } from "@/db/queries/fingerings";
 import { keepPracticeDay } from "@/db/queries/passages";
 import { firstPianist } from "@/db/queries/pianists";
 import { handMeasurement, instrument, pianist, recital } from "@/db/schema";
@@ -17,16 +14,18 @@ import {
   DEMO_RECITAL,
   type DemoChoice,
 } from "@/demo/scenario";
-import { addPassage, passageData } from "./passages";
+import { serverZone, today } from "./day";
+import { passageGiven } from "./passage-given";
+import { addPassage } from "./passages";
 import { importPiece } from "./pieces";
-import { today } from "./today";
+import { inThread } from "./threads/pool";
 import type { Answer } from "./types";
 import { addVerdict } from "./verdicts";
 
 /** Loads the demo through the same doors a player uses; false when there is a pianist already. */
 export async function loadDemo(db: Db): Promise<boolean> {
   if (await firstPianist(db)) return false;
-  await db.transaction(async (tx) => fill(tx as unknown as Db));
+  await db.transaction((tx) => fill(tx));
   return true;
 }
 
@@ -45,14 +44,14 @@ async function fill(db: Db): Promise<void> {
     for (const spot of passages) {
       const { chosen, ...asked } = spot;
       const { passageId } = done(await addPassage(db, { ...asked, pieceId }));
-      const { study } = (await passageData(db, passageId))!;
-      const options = drain(findingFirstOptions(studyOf(study)));
-      const kept = await addFingerings(
+      const { study } = (await passageGiven(db, passageId))!;
+      const options = await inThread("firstOptions", { study });
+      const kept = await addFirstFingerings(
         db,
         passageId,
         options.map(({ fingering, ...option }) => ({ ...option, digits: fingering })),
       );
-      if (chosen) await choose(db, passageId, chosen, new Map(kept.map((o) => [o.name, o.id])));
+      if (chosen) await choose(db, passageId, chosen, new Map(kept!.map((o) => [o.name, o.id])));
     }
   }
 }
@@ -69,11 +68,12 @@ async function choose(
     done(await addVerdict(db, { ...usual, ...event, id: randomUUID(), passageId }));
   };
   if (known) await say({ kind: "known", fingeringId: ids.get(known) ?? null });
-  if (decideIn !== undefined) await say({ kind: "undecided", decideOn: dayAfter(today(), decideIn) });
+  if (decideIn !== undefined) await say({ kind: "undecided", decideOn: dayAfter(today(serverZone()), decideIn) });
   if (!taken) return;
   const { option, reason, reviewAfter } = taken;
   await say({ kind: "taken", fingeringId: ids.get(option) ?? null, reason, reviewAfter });
-  for (let i = 0; i < reviewAfter; i++) await keepPracticeDay(db, passageId, dayAfter(today(), i), true);
+  for (let i = 0; i < reviewAfter; i++)
+    await keepPracticeDay(db, randomUUID(), passageId, dayAfter(today(serverZone()), i), true);
 }
 
 type VerdictSaid = Parameters<typeof addVerdict>[1];

@@ -1,10 +1,12 @@
-import { eq } from "drizzle-orm";
+import { and, eq } from "drizzle-orm";
 import { z } from "zod";
 import { problemsOf } from "@/core/hand/measured";
 import { PAIRS, pairName } from "@/core/hand/pair";
+import type { Day } from "@/core/time/days";
 import type { Db } from "@/db/client";
 import { handMeasurement } from "@/db/schema";
-import { measurementData, today } from "./hands";
+import { serverZone, today } from "./day";
+import { measurementData } from "./hands";
 import { player } from "./player";
 import type { Answer, MeasurementData } from "./types";
 
@@ -24,23 +26,29 @@ export const MeasurementAsked = z.object({
   behind: ByFinger,
 });
 
-/** Keeps a measurement. What no hand can be is refused with a sentence for each figure. Sent twice, it is kept once. */
+/** Keeps a measurement. What no hand can be is refused with a sentence for each figure. Sent twice, it is kept once. @param on the day it is where the player is */
 export async function keepMeasurement(
   db: Db,
   { id, side, measuredOn, way, ...measured }: z.infer<typeof MeasurementAsked>,
+  on: Day = today(serverZone()),
 ): Promise<Answer<MeasurementData>> {
   const problems = problemsOf(measured);
   if (problems.length > 0) return { ok: false, message: problems.map((p) => p.sentence).join(" ") };
   if (measured.rulerSpan === undefined && Object.keys(measured.pairs).length === 0)
     return { ok: false, message: "Give at least one opening of the hand." };
-  if (measuredOn > today()) return { ok: false, message: "The day of a measurement cannot lie ahead." };
+  if (measuredOn > on) return { ok: false, message: "The day of a measurement cannot lie ahead." };
   const { id: pianistId } = await player(db);
   await db
     .insert(handMeasurement)
     .values({ id, pianistId, side, measuredOn, way, ...measured })
     .onConflictDoNothing();
-  const [row] = await db.select().from(handMeasurement).where(eq(handMeasurement.id, id));
-  return { ok: true, value: measurementData(row!) };
+  const [row] = await db
+    .select()
+    .from(handMeasurement)
+    .where(and(eq(handMeasurement.id, id), eq(handMeasurement.pianistId, pianistId)));
+  return row
+    ? { ok: true, value: measurementData(row) }
+    : { ok: false, message: "This measurement is not there any more." };
 }
 
 export const RemovalAsked = z.object({ id: z.uuid() });
@@ -50,7 +58,11 @@ export async function removeMeasurement(
   db: Db,
   { id }: z.infer<typeof RemovalAsked>,
 ): Promise<Answer<MeasurementData>> {
-  const [row] = await db.delete(handMeasurement).where(eq(handMeasurement.id, id)).returning();
+  const { id: pianistId } = await player(db);
+  const [row] = await db
+    .delete(handMeasurement)
+    .where(and(eq(handMeasurement.id, id), eq(handMeasurement.pianistId, pianistId)))
+    .returning();
   return row
     ? { ok: true, value: measurementData(row) }
     : { ok: false, message: "This measurement is not there any more." };

@@ -4,7 +4,9 @@ import { LEANING_IDS } from "@/core/fingering/leanings";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
-import { addFingerings, keepEdit, type Kept as KeptInDatabase } from "@/db/queries/fingerings";
+import { keepEdit, type Kept as KeptInDatabase } from "@/db/queries/edits";
+import { addFirstFingerings } from "@/db/queries/fingerings";
+import { GONE } from "./gone";
 import type { Answer, Kept, OptionData } from "./types";
 
 const Finger = z.literal([1, 2, 3, 4, 5]);
@@ -28,24 +30,29 @@ export const FirstOptionsAsked = z.object({
     .max(8),
 });
 
-export const EditAsked = z.object({
-  id: z.uuid(),
-  fingeringId: z.uuid(),
-  onVersion: z.number().int().min(1),
-  kind: z.enum(["pin", "lift", "rule-out", "allow", "pin-stretch", "clear-stretch"]),
-  noteId: NoteName.transform((name) => name as NoteId),
-  finger: Finger.nullable(),
-  digits: Digits,
-  pins: PinsGiven,
-  ruledOut: z.record(NoteName, z.array(Finger).max(5)).transform((given) => given as RuledOut),
-});
+export const EditAsked = z
+  .object({
+    id: z.uuid(),
+    fingeringId: z.uuid(),
+    onVersion: z.number().int().min(1),
+    kind: z.enum(["pin", "lift", "rule-out", "allow", "pin-stretch", "clear-stretch"]),
+    noteId: NoteName.transform((name) => name as NoteId),
+    finger: Finger.nullable(),
+    digits: Digits,
+    pins: PinsGiven,
+    ruledOut: z.record(NoteName, z.array(Finger).max(5)).transform((given) => given as RuledOut),
+  })
+  .refine(({ kind, finger }) => ["pin", "rule-out", "allow"].includes(kind) === (finger !== null), {
+    message: "A finger is pinned or ruled out, and nothing else names one.",
+  });
 
 /** Keeps the options a passage opens with; where another window was first, gives back what it kept. */
 export async function addFirstOptions(
   db: Db,
   asked: z.infer<typeof FirstOptionsAsked>,
 ): Promise<Answer<readonly OptionData[]>> {
-  return { ok: true, value: await addFingerings(db, asked.passageId, asked.options) };
+  const options = await addFirstFingerings(db, asked.passageId, asked.options);
+  return options ? { ok: true, value: options } : GONE;
 }
 
 export async function editOption(db: Db, asked: z.infer<typeof EditAsked>): Promise<Answer<Kept>> {

@@ -9,6 +9,7 @@ import { fingeringsOf } from "@/db/queries/fingerings";
 import { changeWhole } from "@/db/queries/passage-changes";
 import { GONE } from "./gone";
 import { NoteName } from "./options";
+import { text } from "./text";
 import type { Answer, WholeKept } from "./types";
 
 const NoteNamed = NoteName.transform((name) => name as NoteId);
@@ -25,7 +26,9 @@ const Marks = z.object({
         note: NoteNamed,
         to: NoteNamed.nullable(),
         above: z.boolean(),
-        words: z.string().trim().min(1, "Say something, or take the words away.").max(120).nullable(),
+        words: text([120, "The words of a sign have at most 120 letters."])
+          .min(1, "Say something, or take the words away.")
+          .nullable(),
       }),
     )
     .max(MOST, `A passage holds at most ${MOST} signs of your own.`),
@@ -45,6 +48,8 @@ const Marks = z.object({
 });
 
 export const PlanMarksAsked = z.object({
+  /** Of the request: sent twice, it is done once. */
+  id: z.uuid(),
   passageId: z.uuid(),
   /** As the window showed them before the change. */
   before: Marks,
@@ -54,9 +59,14 @@ export const PlanMarksAsked = z.object({
 /** Keeps what the player has made of the plan of a passage; what another window changed meanwhile stays. */
 export async function markPlan(
   db: Db,
-  { passageId, before, after }: { readonly passageId: string } & Readonly<Record<"before" | "after", PlanMarks>>,
+  {
+    id,
+    passageId,
+    before,
+    after,
+  }: Readonly<Record<"id" | "passageId", string>> & Readonly<Record<"before" | "after", PlanMarks>>,
 ): Promise<Answer<WholeKept<PlanMarks>>> {
-  const marks = await changeWhole(db, passageId, "planMarks", { before, after });
+  const marks = await changeWhole(db, id, passageId, "planMarks", { before, after });
   if (!marks) return GONE;
   return { ok: true, value: { is: marks.is, options: await fingeringsOf(db, passageId) } };
 }

@@ -1,19 +1,18 @@
-import { eq } from "drizzle-orm";
+import { eq, sql } from "drizzle-orm";
 import { z } from "zod";
 import type { Note } from "@/core/passage/note";
 import type { NoteRemedy } from "@/core/passage/remedied";
 import type { Allowances } from "@/core/reach/allowances";
 import type { Beats } from "@/core/time/beats";
 import type { Db } from "@/db/client";
-import { keepRemedies, passageById, remediesOf } from "@/db/queries/passages";
-import { pieceById } from "@/db/queries/pieces";
+import { fingeringsOf } from "@/db/queries/fingerings";
+import { keepRemedies, remediesOf } from "@/db/queries/passages";
 import { pianist } from "@/db/schema";
-import { passageFrom } from "@/formats/musicxml/passage";
+import { follow } from "./follow";
 import { GONE } from "./gone";
 import { NoteName } from "./options";
+import { passageGiven } from "./passage-given";
 import { player } from "./player";
-import { reworkOptions } from "./rework";
-import { scoreOf } from "./scores";
 import type { Answer, RemediesKept } from "./types";
 
 const RemedyGiven = z
@@ -27,12 +26,16 @@ const RemedyGiven = z
       caught: z.boolean(),
     }),
     z.object({ kind: z.literal("fold"), octaves: z.literal([1, -1]) }),
-    z.object({ kind: z.literal("shorter"), duration: z.string().regex(/^\d+(\/\d+)?$/) }),
+    z.object({
+      kind: z.literal("shorter"),
+      duration: z.string().regex(/^\d{1,9}(\/[1-9]\d{0,8})?$/, "This is no length of a note."),
+    }),
   ])
   .transform((given) => ("duration" in given ? { ...given, duration: given.duration as Beats } : given) as NoteRemedy);
 
 /** Remedies by note; null lifts one. */
 export const RemediesAsked = z.object({
+  id: z.uuid(),
   passageId: z.uuid(),
   notes: z
     .record(NoteName, RemedyGiven.nullable())
@@ -42,22 +45,21 @@ export const RemediesAsked = z.object({
 /** Keeps what the player has chosen for some notes of a passage, and works its options out anew on what is played now. */
 export async function chooseRemedies(
   db: Db,
-  { passageId, notes }: z.infer<typeof RemediesAsked>,
+  { id, passageId, notes }: z.infer<typeof RemediesAsked>,
 ): Promise<Answer<RemediesKept>> {
-  const passage = await passageById(db, passageId);
-  const piece = passage && (await pieceById(db, passage.pieceId));
-  if (!passage || !piece) return GONE;
-  const music = passageFrom(scoreOf(piece).part, passage.fromBar, passage.toBar, passage.hands);
-  const known = new Set<string>(music.notes.map((n) => n.id));
-  const stranger = Object.keys(notes).find((id) => !known.has(id));
+  const given = await passageGiven(db, passageId);
+  if (!given) return GONE;
+  const { notes: all } = given.music.passage;
+  const known = new Set<string>(all.map((n) => n.id));
+  const stranger = Object.keys(notes).find((note) => !known.has(note));
   if (stranger) return { ok: false, message: `There is no note ${stranger} in this passage.` };
-  await keepRemedies(db, passageId, notes);
-  const changed = Object.keys(notes).flatMap((id) =>
-    music.notes.filter((n) => isAt(n, music.notes, id)).map((n) => n.id),
-  );
-  const options = await reworkOptions(db, { passageId }, new Set(changed));
-  if (!options.ok) return options;
-  return { ok: true, value: { remedies: await remediesOf(db, passageId), options: options.value } };
+  if (!(await keepRemedies(db, id, passageId, notes))) return GONE;
+  const changed = Object.keys(notes).flatMap((note) => all.filter((n) => isAt(n, all, note)).map((n) => n.id));
+  await follow(db, passageId, "music", [...new Set(changed)]);
+  return {
+    ok: true,
+    value: { remedies: await remediesOf(db, passageId), options: await fingeringsOf(db, passageId) },
+  };
 }
 
 /** Whether a note is struck at the moment of another. */
@@ -65,15 +67,17 @@ function isAt(note: Note, notes: readonly Note[], id: string): boolean {
   return note.onset === notes.find((n) => n.id === id)!.onset;
 }
 
-export const AllowancesAsked = z.object({
-  rolls: z.boolean(),
-  omissions: z.boolean(),
-  pedal: z.boolean(),
-  tuneAndBass: z.boolean(),
-});
+/** What is changed of what the player allows; the rest stays. */
+export const AllowancesAsked = z
+  .object({ rolls: z.boolean(), omissions: z.boolean(), pedal: z.boolean(), tuneAndBass: z.boolean() })
+  .partial();
 
-export async function keepAllowances(db: Db, allows: z.infer<typeof AllowancesAsked>): Promise<Answer<Allowances>> {
+export async function keepAllowances(db: Db, change: z.infer<typeof AllowancesAsked>): Promise<Answer<Allowances>> {
   const { id } = await player(db);
-  await db.update(pianist).set({ allows }).where(eq(pianist.id, id));
-  return { ok: true, value: allows };
+  const [kept] = await db
+    .update(pianist)
+    .set({ allows: sql`${pianist.allows} || ${JSON.stringify(change)}::jsonb` })
+    .where(eq(pianist.id, id))
+    .returning({ allows: pianist.allows });
+  return { ok: true, value: kept!.allows };
 }

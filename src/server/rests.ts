@@ -1,10 +1,13 @@
-import { eq } from "drizzle-orm";
+import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
+import type { Day } from "@/core/time/days";
 import type { Finger } from "@/core/hand/finger";
 import type { Db } from "@/db/client";
 import { rest } from "@/db/schema";
-import { restsData, today } from "./hands";
+import { serverZone, today } from "./day";
+import { restsData } from "./hands";
 import { player } from "./player";
+import { text } from "./text";
 import type { Answer, RestData } from "./types";
 
 export const RestAsked = z.object({
@@ -14,13 +17,16 @@ export const RestAsked = z.object({
     .array(z.literal([1, 2, 3, 4, 5]))
     .min(1, "Say which fingers are resting.")
     .transform((fingers) => [...new Set(fingers)].sort() as Finger[]),
-  reason: z.string().trim().min(1, "Write down why, in a few words.").max(500, "A reason has at most 500 letters."),
+  reason: text([500, "A reason has at most 500 letters."]).min(1, "Write down why, in a few words."),
   reviewOn: z.iso.date("Say on which day you will look at it again."),
 });
 
-/** Marks fingers as resting from today. Sent twice, it is kept once. */
-export async function startRest(db: Db, asked: z.infer<typeof RestAsked>): Promise<Answer<readonly RestData[]>> {
-  const since = today();
+/** Marks fingers as resting from today. Sent twice, it is kept once. @param since the day it is where the player is */
+export async function startRest(
+  db: Db,
+  asked: z.infer<typeof RestAsked>,
+  since: Day = today(serverZone()),
+): Promise<Answer<readonly RestData[]>> {
   if (asked.reviewOn < since) return { ok: false, message: "The day to look at it again cannot lie behind you." };
   const { id: pianistId } = await player(db);
   await db
@@ -32,12 +38,17 @@ export async function startRest(db: Db, asked: z.infer<typeof RestAsked>): Promi
 
 export const RestChange = z.object({ id: z.uuid(), ended: z.boolean() });
 
-/** Ends a rest today, or takes that back. */
-export async function endRest(db: Db, { id, ended }: z.infer<typeof RestChange>): Promise<Answer<readonly RestData[]>> {
+/** Ends a rest today, or takes that back. @param on the day it is where the player is; never before the rest began */
+export async function endRest(
+  db: Db,
+  { id, ended }: z.infer<typeof RestChange>,
+  on: Day = today(serverZone()),
+): Promise<Answer<readonly RestData[]>> {
+  const { id: pianistId } = await player(db);
   const [row] = await db
     .update(rest)
-    .set({ endedOn: ended ? today() : null })
-    .where(eq(rest.id, id))
+    .set({ endedOn: ended ? sql`greatest(${rest.since}, ${on}::date)` : null })
+    .where(and(eq(rest.id, id), eq(rest.pianistId, pianistId)))
     .returning();
   if (!row) return { ok: false, message: "This is not there any more." };
   return { ok: true, value: await restsData(db, row.pianistId) };

@@ -40,13 +40,6 @@ export interface VerdictData extends VerdictEvent {
   readonly at: string;
 }
 
-/** How a passage is counted, in quarter notes. */
-export interface Meter {
-  readonly bar: number;
-  /** From beat to beat: three eighths where eighths go in threes. */
-  readonly beat: number;
-}
-
 export interface PassageData {
   readonly id: string;
   readonly title: string;
@@ -54,7 +47,6 @@ export interface PassageData {
   /** As numbered on paper. */
   readonly bars: { readonly from: string; readonly to: string };
   readonly study: StudyData;
-  readonly meter: Meter;
   /** MusicXML of just these bars, for the engraver. */
   readonly music: string;
   /** The first bars of a long passage, which are engraved first; null where it is short. */
@@ -63,7 +55,7 @@ export interface PassageData {
   readonly verdicts: readonly VerdictData[];
   /** Days on which it was practised, oldest first. */
   readonly practised: readonly Day[];
-  /** The day it is where the server is. */
+  /** The day it is where the player is. */
   readonly today: Day;
   readonly recital: { readonly title: string; readonly heldOn: string } | null;
   readonly rests: readonly RestData[];
@@ -75,7 +67,14 @@ export interface PassageData {
 }
 
 /** The answer of every action: done, or a sentence that says what is wrong. */
-export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+export type Answer<T> =
+  | { readonly ok: true; readonly value: T }
+  | {
+      readonly ok: false;
+      readonly message: string;
+      /** Where it may be asked again as it is: nothing was wrong with it. */
+      readonly later?: true;
+    };
 
 /** A change kept, or refused because the option has moved on since the page was shown. */
 export type Kept = { readonly outcome: "kept" | "outdated"; readonly now: OptionData };
@@ -102,7 +101,11 @@ export interface PieceData {
   /** Whether it was entered step by step, and can be edited on. */
   readonly entered: boolean;
   readonly staves: number;
-  readonly tempo: number | null;
+  /** From which bar on, by its place, each tempo is in force, in quarter notes a minute, and where the file states it. */
+  readonly tempi: readonly { readonly fromBar: number; readonly tempo: number; readonly source: string }[];
+  /** The part that is played, and those that may be, the one that is taken by itself first. */
+  readonly partId: string;
+  readonly parts: readonly { readonly id: string; readonly name: string }[];
   /** Numbers on paper, in order. */
   readonly bars: readonly string[];
   readonly music: string;
@@ -114,8 +117,9 @@ export interface PieceData {
   readonly passages: readonly {
     readonly id: string;
     readonly title: string;
-    readonly fromBar: number;
-    readonly toBar: number;
+    /** Bars as numbered on paper. */
+    readonly from: string;
+    readonly to: string;
     readonly hands: "right" | "left" | "both";
   }[];
 }
@@ -153,8 +157,37 @@ export interface HandsData {
   /** The one in use first. */
   readonly instruments: readonly InstrumentData[];
   readonly allows: Allowances;
-  /** ISO date of today where the server is. */
+  /** ISO date of today where the player is. */
   readonly today: string;
+}
+
+/** A passage as it is listed; bars as numbered on paper, the tempo in quarter notes a minute. */
+export interface PassageListed {
+  readonly id: string;
+  readonly title: string;
+  readonly from: string;
+  readonly to: string;
+  readonly hands: "right" | "left" | "both";
+  readonly tempo: number;
+}
+
+export interface RepertoireData {
+  /** The player's name. */
+  readonly player: string;
+  readonly recitals: readonly {
+    readonly id: string;
+    readonly title: string;
+    /** ISO date. */
+    readonly heldOn: string;
+    /** Negative where it is over. */
+    readonly daysLeft: number;
+  }[];
+  readonly due: readonly DueData[];
+  readonly pieces: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly passages: readonly PassageListed[];
+  }[];
 }
 
 /** What wants something of the player now. */

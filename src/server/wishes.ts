@@ -1,25 +1,17 @@
 import { z } from "zod";
-import { drain } from "@/core/drain";
 import { TYING } from "@/core/figures/tying";
-import { fingering, latticesOf } from "@/core/fingering/study";
-import { leaningById, type LeaningId } from "@/core/fingering/leanings";
-import { leaningStudy } from "@/core/fingering/leaning-study";
-import { optionConditions } from "@/core/fingering/option-conditions";
-import { keepsTo } from "@/core/fingering/keeps-to";
 import type { FingeringWishes } from "@/core/fingering/wishes";
 import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
-import { studyOf } from "@/core/fingering/study-data";
 import type { NoteId } from "@/core/passage/note";
 import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
-import { fingeringsOf, rework } from "@/db/queries/fingerings";
+import { fingeringsOf } from "@/db/queries/fingerings";
 import { changeWhole, type Changed } from "@/db/queries/passage-changes";
 import { keepSharedMark, keepTempo, passageById } from "@/db/queries/passages";
+import { follow } from "./follow";
 import { GONE } from "./gone";
 import { NoteName } from "./options";
-import { passageData } from "./passages";
-import { reworkOptions } from "./rework";
-import type { Answer, OptionData, PassageData, WholeKept } from "./types";
+import type { Answer, OptionData, WholeKept } from "./types";
 
 const NoteNamed = NoteName.transform((name) => name as NoteId);
 
@@ -35,11 +27,20 @@ const Wishes = z.object({
 });
 
 export const WishesAsked = z.object({
+  /** Of the request: sent twice, it is done once. */
+  id: z.uuid(),
   passageId: z.uuid(),
   /** As the window showed them before the change. */
   before: Wishes,
   after: Wishes,
 });
+
+interface WholeAsked<T> {
+  readonly id: string;
+  readonly passageId: string;
+  readonly before: T;
+  readonly after: T;
+}
 
 /**
  * Keeps what is asked of every fingering; what another window changed meanwhile stays. Where it bears on them, those that
@@ -47,37 +48,17 @@ export const WishesAsked = z.object({
  */
 export async function chooseWishes(
   db: Db,
-  { passageId, before, after }: { readonly passageId: string } & Readonly<Record<"before" | "after", FingeringWishes>>,
+  { id, passageId, before, after }: WholeAsked<FingeringWishes>,
 ): Promise<Answer<WholeKept<FingeringWishes>>> {
-  const changed = await changeWhole(db, passageId, "wishes", { before, after });
+  const changed = await changeWhole(db, id, passageId, "wishes", { before, after });
   if (!changed) return GONE;
   await followWishes(db, passageId, changed);
   return { ok: true, value: { is: changed.is, options: await fingeringsOf(db, passageId) } };
 }
 
-/** Lets options follow what is asked now, where it bears on them. */
+/** Lets options follow what is asked now; what is asked of the sharing out alone changes none. */
 export async function followWishes(db: Db, passageId: string, { was, is }: Changed<"wishes">): Promise<void> {
-  const data = bearsOn(was, is) ? await passageData(db, passageId) : null;
-  if (data) await workOutSolved(db, data);
-}
-
-/**
- * Works out anew, around their pins, the fingerings that the engine made: the first of each leaning, and of the others
- * those that do not keep to what is asked.
- */
-async function workOutSolved(db: Db, { study: given, options, wishes }: PassageData): Promise<void> {
-  const study = studyOf(given);
-  const seen = new Set<LeaningId>();
-  for (const option of options.filter((o) => o.origin === "solved")) {
-    const leaning = leaningById(option.leaning);
-    const leant = leaningStudy(study, leaning);
-    const conditions = optionConditions(leant, leaning, wishes, option);
-    const isFirst = !seen.has(option.leaning);
-    seen.add(option.leaning);
-    if (!isFirst && keepsTo(leant, conditions, option.digits)) continue;
-    const [best] = drain(fingering(latticesOf(leant), conditions, 1));
-    if (best) await rework(db, option.id, { ...option.digits, ...best });
-  }
+  if (was !== is) await follow(db, passageId, bearsOn(was, is) ? "asked" : "nothing");
 }
 
 /** Whether what has changed is asked of fingerings, not of the sharing out. */
@@ -89,6 +70,7 @@ function bearsOn(before: FingeringWishes, after: FingeringWishes): boolean {
 const Taken = z.record(NoteName, z.enum(["right", "left"])).transform((given) => given as HandsTaken);
 
 export const TakenAsked = z.object({
+  id: z.uuid(),
   passageId: z.uuid(),
   /** As the window showed them before the change. */
   before: Taken,
@@ -98,9 +80,9 @@ export const TakenAsked = z.object({
 /** Keeps which notes one hand takes from the other, as chooseWishes keeps wishes, and works the options out anew about them. */
 export async function shareOut(
   db: Db,
-  { passageId, before, after }: z.infer<typeof TakenAsked>,
+  { id, passageId, before, after }: z.infer<typeof TakenAsked>,
 ): Promise<Answer<WholeKept<HandsTaken>>> {
-  const changed = await changeWhole(db, passageId, "taken", { before, after });
+  const changed = await changeWhole(db, id, passageId, "taken", { before, after });
   if (!changed) return GONE;
   await followTaken(db, passageId, changed);
   return { ok: true, value: { is: changed.is, options: await fingeringsOf(db, passageId) } };
@@ -109,25 +91,23 @@ export async function shareOut(
 /** Lets options follow what each hand plays now. */
 export async function followTaken(db: Db, passageId: string, { was, is }: Changed<"taken">): Promise<void> {
   const moved = (Object.keys({ ...was, ...is }) as NoteId[]).filter((id) => was[id] !== is[id]);
-  if (moved.length === 0) return;
-  await reworkOptions(db, { passageId }, new Set(moved));
-  const data = await passageData(db, passageId);
-  if (data) await workOutSolved(db, data);
+  if (moved.length > 0) await follow(db, passageId, "asked", moved);
 }
 
-export const SharedMarkAsked = z.object({ passageId: z.uuid(), noteId: NoteName, marked: z.boolean() });
+export const SharedMarkAsked = z.object({ id: z.uuid(), passageId: z.uuid(), noteId: NoteName, marked: z.boolean() });
 
 /** Marks a note that the other hand may take, or takes the mark away. */
 export async function markShared(
   db: Db,
-  { passageId, noteId, marked }: z.infer<typeof SharedMarkAsked>,
+  { id, passageId, noteId, marked }: z.infer<typeof SharedMarkAsked>,
 ): Promise<Answer<null>> {
   if (!(await passageById(db, passageId))) return GONE;
-  await keepSharedMark(db, passageId, noteId, marked);
+  await keepSharedMark(db, id, passageId, noteId, marked);
   return { ok: true, value: null };
 }
 
 export const TempoAsked = z.object({
+  id: z.uuid(),
   passageId: z.uuid(),
   tempo: z
     .number({ error: "Say the tempo as a number." })
@@ -138,12 +118,9 @@ export const TempoAsked = z.object({
 /** Gives a passage another target tempo; the fingerings that the engine made are worked out anew for it. */
 export async function retarget(
   db: Db,
-  { passageId, tempo }: z.infer<typeof TempoAsked>,
+  { id, passageId, tempo }: z.infer<typeof TempoAsked>,
 ): Promise<Answer<readonly OptionData[]>> {
-  if (!(await passageById(db, passageId))) return GONE;
-  await keepTempo(db, passageId, tempo);
-  const data = await passageData(db, passageId);
-  if (!data) return GONE;
-  await workOutSolved(db, data);
+  if (!(await keepTempo(db, id, passageId, tempo))) return GONE;
+  await follow(db, passageId, "asked");
   return { ok: true, value: await fingeringsOf(db, passageId) };
 }

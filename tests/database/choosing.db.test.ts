@@ -1,14 +1,14 @@
 import { randomUUID } from "node:crypto";
 import { notesInDoubt } from "@/core/fingering/in-doubt";
 import { studyOf } from "@/core/fingering/study-data";
-import { dayAfter } from "@/core/time/days";
+import { dayAfter, type Day } from "@/core/time/days";
 import type { Db } from "@/db/client";
 import { piecesWithPassages } from "@/db/queries/pieces";
 import { dueIn } from "@/server/due";
 import { exportOption } from "@/server/export";
 import { passageData } from "@/server/passages";
 import { player } from "@/server/player";
-import { today } from "@/server/today";
+import { serverZone, today } from "@/server/day";
 import { addVerdict, markPractice, VerdictAsked } from "@/server/verdicts";
 import { retarget } from "@/server/wishes";
 import { freshDatabase } from "../support/database";
@@ -30,30 +30,41 @@ beforeAll(async () => {
 afterAll(() => drop());
 
 const data = async () => (await passageData(db, passageId))!;
-const due = async () => dueIn(db, await piecesWithPassages(db, pianistId));
+const due = async () => dueIn(db, pianistId, await piecesWithPassages(db, pianistId));
+/** Asked once, so that no midnight comes between. */
+const now = today(serverZone());
 const said = (more: object) =>
   VerdictAsked.parse({ id: randomUUID(), passageId, fingeringId: null, reason: "", author: "O. V.", ...more });
 
 describe("choosing", () => {
   it("is due while undecided, then after so many practice days, until it is reviewed", async () => {
     expect(await due()).toEqual([]);
-    await addVerdict(db, said({ kind: "undecided", decideOn: dayAfter(today(), 3) }));
+    await addVerdict(db, said({ kind: "undecided", decideOn: dayAfter(now, 3) }));
     expect(await due()).toMatchObject([{ title: "Up", standing: { state: "undecided", daysLeft: 3 } }]);
     const fingeringId = (await data()).options[0]!.id;
     await addVerdict(db, said({ kind: "taken", fingeringId, reason: "It lies closer.", reviewAfter: 2 }));
     expect(await due()).toEqual([]);
-    await markPractice(db, { passageId, day: today(), practised: true });
-    await markPractice(db, { passageId, day: today(), practised: true });
+    await markPractice(db, { id: randomUUID(), passageId, day: now, practised: true });
+    await markPractice(db, { id: randomUUID(), passageId, day: now, practised: true });
     expect(await due()).toEqual([]);
-    await markPractice(db, { passageId, day: dayAfter(today(), 1), practised: true });
+    await markPractice(db, { id: randomUUID(), passageId, day: dayAfter(now, 1), practised: true }, dayAfter(now, 1));
     expect(await due()).toMatchObject([{ option: "A", standing: { state: "taken", reviewIn: 0, practised: 2 } }]);
     await addVerdict(db, said({ kind: "reviewed", reason: "Steadier." }));
     expect(await due()).toEqual([]);
     const { verdicts, practised } = await data();
     expect(verdicts.map((v) => v.kind)).toEqual(["undecided", "taken", "reviewed"]);
     expect(practised).toHaveLength(2);
-    const after = await markPractice(db, { passageId, day: today(), practised: false });
-    expect(after).toEqual({ ok: true, value: [dayAfter(today(), 1)] });
+    const after = await markPractice(db, { id: randomUUID(), passageId, day: now, practised: false });
+    expect(after).toEqual({ ok: true, value: [dayAfter(now, 1)] });
+  });
+
+  it("refuses a day of practice that lies ahead of the player, or in no lifetime", async () => {
+    const asked = { id: randomUUID(), passageId, practised: true };
+    for (const wrong of [dayAfter(now, 1), "9999-01-01" as Day, "1800-01-01" as Day])
+      expect(await markPractice(db, { ...asked, day: wrong }, now)).toMatchObject({ ok: false });
+    const tomorrow = dayAfter(now, 1);
+    expect(await markPractice(db, { ...asked, day: tomorrow }, tomorrow)).toMatchObject({ ok: true });
+    await markPractice(db, { ...asked, id: randomUUID(), day: tomorrow, practised: false }, tomorrow);
   });
 
   it("refuses a deadline without a day and a review after no day, in a sentence", () => {
@@ -67,7 +78,7 @@ describe("choosing", () => {
 
   it("works the engine's options out anew for another target tempo, and leaves pins alone", async () => {
     const before = await data();
-    const answer = await retarget(db, { passageId, tempo: 140 });
+    const answer = await retarget(db, { id: randomUUID(), passageId, tempo: 140 });
     expect(answer).toMatchObject({ ok: true });
     const after = await data();
     expect(after.study.manner.tempo).toBe(140);

@@ -5,7 +5,7 @@ import type { NoteId } from "@/core/passage/note";
 import { studyOf } from "@/core/fingering/study-data";
 import { bestFingerings, notesAsked } from "@/core/fingering/study";
 import type { Db } from "@/db/client";
-import { addFingerings } from "@/db/queries/fingerings";
+import { addFirstFingerings } from "@/db/queries/fingerings";
 import { handMeasurement, noteMark, rest } from "@/db/schema";
 import { exportOption } from "@/server/export";
 import { handsData, handsGiven } from "@/server/hands";
@@ -123,8 +123,8 @@ describe("resting", () => {
 
 describe("instruments", () => {
   it("the one taken up last is in use", async () => {
-    await addInstrument(db, { name: "Narrow one", octaveWidth: 152 });
-    const all = await addInstrument(db, { name: "Hall", octaveWidth: 164.5 });
+    await addInstrument(db, { id: randomUUID(), name: "Narrow one", octaveWidth: 152 });
+    const all = await addInstrument(db, { id: randomUUID(), name: "Hall", octaveWidth: 164.5 });
     if (!all.ok) throw new Error(all.message);
     expect(all.value[0]!.name).toBe("Hall");
     const narrow = all.value.find((i) => i.name === "Narrow one")!;
@@ -160,7 +160,7 @@ describe("remedies chosen", () => {
     passageId = added.value.passageId;
     const study = studyOf((await passageData(db, passageId))!.study);
     const [digits] = bestFingerings(study, {}, 1);
-    await addFingerings(db, passageId, [
+    await addFirstFingerings(db, passageId, [
       { name: "A", origin: "solved", leaning: "balanced", digits: digits!, pins: {} },
     ]);
   });
@@ -173,7 +173,7 @@ describe("remedies chosen", () => {
     expect(Object.values(before.digits)).toContain(null);
     const ids = notesAsked(studyOf((await data()).study)).filter((id) => /n[1-4]$/.test(id));
     const notes = Object.fromEntries(ids.map((id, i) => [id, rolled(i)]));
-    const kept = await chooseRemedies(db, { passageId, notes });
+    const kept = await chooseRemedies(db, { id: randomUUID(), passageId, notes });
     if (!kept.ok) throw new Error(kept.message);
     const after = kept.value.options[0]!;
     expect(Object.values(after.digits)).not.toContain(null);
@@ -187,11 +187,11 @@ describe("remedies chosen", () => {
   it("give way to others, and can be lifted", async () => {
     const all = Object.keys((await data()).study.passage.remedies!);
     const lifted = Object.fromEntries(all.map((id) => [id, null]));
-    await chooseRemedies(db, { passageId, notes: { ...lifted, [LOW]: { kind: "omit" } } });
+    await chooseRemedies(db, { id: randomUUID(), passageId, notes: { ...lifted, [LOW]: { kind: "omit" } } });
     expect((await data()).study.passage.remedies).toEqual({ [LOW]: { kind: "omit" } });
     const [option] = (await data()).options;
     expect(new TextDecoder().decode((await exportOption(db, option!.id))!.bytes)).toContain('parentheses="yes"');
-    await chooseRemedies(db, { passageId, notes: { [LOW]: null } });
+    await chooseRemedies(db, { id: randomUUID(), passageId, notes: { [LOW]: null } });
     expect((await data()).study.passage.remedies).toEqual({});
   });
 
@@ -214,14 +214,20 @@ describe("remedies chosen", () => {
     if (!added.ok) throw new Error(added.message);
     const two = added.value.passageId;
     const [digits] = bestFingerings(studyOf((await passageData(db, two))!.study), {}, 1);
-    await addFingerings(db, two, [{ name: "A", origin: "solved", leaning: "balanced", digits: digits!, pins: {} }]);
+    await addFirstFingerings(db, two, [
+      { name: "A", origin: "solved", leaning: "balanced", digits: digits!, pins: {} },
+    ]);
     const LEFT = "b1-s2-v5-n1" as NoteId;
-    const taken = await chooseRemedies(db, { passageId: two, notes: { [LOW]: { kind: "other-hand", hand: "left" } } });
+    const taken = await chooseRemedies(db, {
+      id: randomUUID(),
+      passageId: two,
+      notes: { [LOW]: { kind: "other-hand", hand: "left" } },
+    });
     if (!taken.ok) throw new Error(taken.message);
     expect(taken.value.options[0]!.digits).toMatchObject({ [LEFT]: 5, [LOW]: 1 });
     const file = new TextDecoder().decode((await exportOption(db, taken.value.options[0]!.id))!.bytes);
     expect(file.match(/<staff>2<\/staff>/g)).toHaveLength(2);
-    const lifted = await chooseRemedies(db, { passageId: two, notes: { [LOW]: null } });
+    const lifted = await chooseRemedies(db, { id: randomUUID(), passageId: two, notes: { [LOW]: null } });
     if (!lifted.ok) throw new Error(lifted.message);
     expect(Object.keys(lifted.value.options[0]!.digits)).not.toContain(LEFT);
   });
@@ -242,13 +248,13 @@ describe("remedies chosen", () => {
   });
 
   it("are refused for notes that are not there, and in shapes that make no sense", async () => {
-    const stranger = { passageId, notes: { ["b9-s1-v1-n1" as NoteId]: { kind: "omit" as const } } };
+    const stranger = { id: randomUUID(), passageId, notes: { ["b9-s1-v1-n1" as NoteId]: { kind: "omit" as const } } };
     expect(await chooseRemedies(db, stranger)).toMatchObject({
       ok: false,
       message: expect.stringContaining("b9-s1-v1-n1"),
     });
     for (const remedy of [{ kind: "shout" }, { kind: "fold", octaves: 3 }, { kind: "roll", place: 1 }])
-      expect(RemediesAsked.safeParse({ passageId, notes: { [TOP]: remedy } }).success).toBe(false);
+      expect(RemediesAsked.safeParse({ id: randomUUID(), passageId, notes: { [TOP]: remedy } }).success).toBe(false);
     await expect(
       db.insert(noteMark).values({ passageId, noteId: TOP, kind: "remedy", remedy: { kind: "shout" } as never }),
     ).rejects.toThrow();

@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/plan-marks";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
@@ -42,12 +43,19 @@ describe("what the player makes of a plan", () => {
   it("begins empty, is kept whole, and is refused with a sentence where it makes no sense", async () => {
     expect((await data()).planMarks).toEqual(NO_PLAN_MARKS);
     const planMarks = await marks();
-    const asked = PlanMarksAsked.parse({ passageId, before: NO_PLAN_MARKS, after: planMarks });
+    const asked = PlanMarksAsked.parse({ id: randomUUID(), passageId, before: NO_PLAN_MARKS, after: planMarks });
     expect(await markPlan(db, asked)).toMatchObject({ ok: true, value: { is: planMarks } });
     expect((await data()).planMarks).toEqual(planMarks);
     const flourish = { ...planMarks, signs: [{ ...planMarks.signs[0]!, sign: "flourish" }] };
-    expect(PlanMarksAsked.safeParse({ passageId, before: NO_PLAN_MARKS, after: flourish }).success).toBe(false);
-    const gone = await markPlan(db, { passageId: crypto.randomUUID(), before: NO_PLAN_MARKS, after: planMarks });
+    expect(
+      PlanMarksAsked.safeParse({ id: randomUUID(), passageId, before: NO_PLAN_MARKS, after: flourish }).success,
+    ).toBe(false);
+    const gone = await markPlan(db, {
+      id: randomUUID(),
+      passageId: crypto.randomUUID(),
+      before: NO_PLAN_MARKS,
+      after: planMarks,
+    });
     expect(gone).toMatchObject({ ok: false });
   });
 
@@ -62,14 +70,19 @@ describe("what the player makes of a plan", () => {
       above: true,
       words: null,
     });
-    await markPlan(db, { passageId, before, after: { ...before, signs: [...before.signs, sign("one")] } });
+    await markPlan(db, {
+      id: randomUUID(),
+      passageId,
+      before,
+      after: { ...before, signs: [...before.signs, sign("one")] },
+    });
     const second = { ...before, signs: [sign("two")], watched: [] };
-    await markPlan(db, { passageId, before, after: second });
+    await markPlan(db, { id: randomUUID(), passageId, before, after: second });
     const { signs, watched, school } = (await data()).planMarks;
     expect(signs.map((s) => s.id)).toEqual(["one", "two"]);
     expect(watched).toEqual([]);
     expect(school).toBe("curled-first");
-    await markPlan(db, { passageId, before: (await data()).planMarks, after: await marks() });
+    await markPlan(db, { id: randomUUID(), passageId, before: (await data()).planMarks, after: await marks() });
   });
 
   it("goes out with the file: own words always, the plan's signs where they are asked for", async () => {
@@ -85,14 +98,16 @@ describe("what the player makes of a plan", () => {
   });
 
   it("follows notes that take on new names, and leaves those that are gone", async () => {
-    await markPlan(db, { passageId, before: NO_PLAN_MARKS, after: await marks() });
+    await markPlan(db, { id: randomUUID(), passageId, before: NO_PLAN_MARKS, after: await marks() });
     const at = await note(3);
-    await renameMarks(db, passageId, (id) => (id === at ? ("b9-s1-v1-n1" as NoteId) : undefined));
+    await db.transaction((tx) =>
+      renameMarks(tx, passageId, (id) => (id === at ? ("b9-s1-v1-n1" as NoteId) : undefined)),
+    );
     const { planMarks } = await data();
     expect(planMarks.signs[0]!.note).toBe("b9-s1-v1-n1");
     expect(planMarks.hidden).toEqual(["rise b9-s1-v1-n1"]);
     expect(Object.keys(planMarks.touches)).toEqual(["b9-s1-v1-n1"]);
-    await renameMarks(db, passageId, () => undefined);
+    await db.transaction((tx) => renameMarks(tx, passageId, () => undefined));
     expect((await data()).planMarks).toMatchObject({ signs: [], hidden: [], touches: {}, tune: { notes: [] } });
   });
 });

@@ -3,7 +3,8 @@ import { USUAL_WISHES } from "@/core/fingering/wishes";
 import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/plan-marks";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
-import { fingeringById, fingeringsOf, keepEdit } from "@/db/queries/fingerings";
+import { keepEdit } from "@/db/queries/edits";
+import { fingeringById, fingeringsOf } from "@/db/queries/fingerings";
 import { renameMarks } from "@/db/queries/passages";
 import { passageData } from "@/server/passages";
 import { markPlan } from "@/server/plan-marks";
@@ -41,7 +42,7 @@ afterEach(() => drop());
 const data = async () => (await passageData(db, passageId))!;
 const option = async () => (await fingeringById(db, fingeringId))!;
 const walk = async (way: "undo" | "redo") => {
-  const answer = await walkBack(db, { fingeringId, onVersion: (await option()).version, way });
+  const answer = await walkBack(db, { id: randomUUID(), fingeringId, onVersion: (await option()).version, way });
   if (!answer.ok) throw new Error(answer.message);
   return answer.value;
 };
@@ -78,10 +79,22 @@ describe("undo and redo on the Bench", () => {
     };
     const steps = [
       () => pin(notes[4]!, 4),
-      () => chooseWishes(db, { passageId, before: USUAL_WISHES, after: { ...USUAL_WISHES, noThumbOnBlack: true } }),
-      () => shareOut(db, { passageId, before: {}, after: { [first]: "left" } }),
+      () =>
+        chooseWishes(db, {
+          id: randomUUID(),
+          passageId,
+          before: USUAL_WISHES,
+          after: { ...USUAL_WISHES, noThumbOnBlack: true },
+        }),
+      () => shareOut(db, { id: randomUUID(), passageId, before: {}, after: { [first]: "left" } }),
       () => pin(notes[6]!, 5),
-      () => markPlan(db, { passageId, before: NO_PLAN_MARKS, after: { ...NO_PLAN_MARKS, signs: [sign] } }),
+      () =>
+        markPlan(db, {
+          id: randomUUID(),
+          passageId,
+          before: NO_PLAN_MARKS,
+          after: { ...NO_PLAN_MARKS, signs: [sign] },
+        }),
     ];
     for (const step of steps) {
       await step();
@@ -106,8 +119,18 @@ describe("undo and redo on the Bench", () => {
   });
 
   it("take back one change and leave what another window changed besides", async () => {
-    await chooseWishes(db, { passageId, before: USUAL_WISHES, after: { ...USUAL_WISHES, noThumbOnBlack: true } });
-    await markPlan(db, { passageId, before: NO_PLAN_MARKS, after: { ...NO_PLAN_MARKS, school: "curled-first" } });
+    await chooseWishes(db, {
+      id: randomUUID(),
+      passageId,
+      before: USUAL_WISHES,
+      after: { ...USUAL_WISHES, noThumbOnBlack: true },
+    });
+    await markPlan(db, {
+      id: randomUUID(),
+      passageId,
+      before: NO_PLAN_MARKS,
+      after: { ...NO_PLAN_MARKS, school: "curled-first" },
+    });
     await walk("undo");
     expect((await data()).planMarks.school).toBe("as-played");
     const answer = await walk("undo");
@@ -116,18 +139,18 @@ describe("undo and redo on the Bench", () => {
   });
 
   it("have nothing to do again once something else was done, nor to take back where the notes have changed", async () => {
-    await shareOut(db, { passageId, before: {}, after: { [notes[0]!]: "left" } });
+    await shareOut(db, { id: randomUUID(), passageId, before: {}, after: { [notes[0]!]: "left" } });
     await walk("undo");
     expect((await option()).redoable).toBe(1);
     await pin(notes[4]!, 4);
     expect(await option()).toMatchObject({ undoable: 1, redoable: 0 });
-    await shareOut(db, { passageId, before: {}, after: { [notes[0]!]: "left" } });
-    await renameMarks(db, passageId, (id) => id);
+    await shareOut(db, { id: randomUUID(), passageId, before: {}, after: { [notes[0]!]: "left" } });
+    await db.transaction((tx) => renameMarks(tx, passageId, (id) => id));
     expect((await option()).undoable).toBe(1);
   });
 
   it("does not log what changes nothing", async () => {
-    await chooseWishes(db, { passageId, before: USUAL_WISHES, after: USUAL_WISHES });
+    await chooseWishes(db, { id: randomUUID(), passageId, before: USUAL_WISHES, after: USUAL_WISHES });
     expect((await option()).undoable).toBe(0);
   });
 });

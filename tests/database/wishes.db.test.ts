@@ -2,7 +2,9 @@ import { randomUUID } from "node:crypto";
 import type { NoteId } from "@/core/passage/note";
 import { USUAL_WISHES } from "@/core/fingering/wishes";
 import type { Db } from "@/db/client";
-import { fingeringsOf, keepEdit, walk } from "@/db/queries/fingerings";
+import { keepEdit } from "@/db/queries/edits";
+import { fingeringsOf } from "@/db/queries/fingerings";
+import { walkBack } from "@/server/walk";
 import { addEdition, addTyped } from "@/server/editions";
 import { exportOption } from "@/server/export";
 import { passageData } from "@/server/passages";
@@ -48,12 +50,14 @@ const at = (bar: number, n: number): NoteId => `b${bar}-s1-v1-n${n}` as NoteId;
 describe("what is asked of every fingering", () => {
   it("is kept, and the options of the engine keep to it from then on", async () => {
     const wishes = { ...USUAL_WISHES, tying: "all", noThumbOnBlack: true } as const;
-    expect((await chooseWishes(db, { passageId, before: USUAL_WISHES, after: wishes })).ok).toBe(true);
+    expect((await chooseWishes(db, { id: randomUUID(), passageId, before: USUAL_WISHES, after: wishes })).ok).toBe(
+      true,
+    );
     expect((await data()).wishes).toEqual(wishes);
     const { digits } = await optionA();
     for (let n = 2; n <= 7; n++) expect(digits[at(2, n)]).toBe(digits[at(1, n)]);
     expect(UP.flatMap((p, i) => (p.includes("#") && digits[at(2, i + 1)] === 1 ? [p] : []))).toEqual([]);
-    await chooseWishes(db, { passageId, before: wishes, after: USUAL_WISHES });
+    await chooseWishes(db, { id: randomUUID(), passageId, before: wishes, after: USUAL_WISHES });
     expect((await data()).wishes).toEqual(USUAL_WISHES);
   });
 
@@ -62,33 +66,34 @@ describe("what is asked of every fingering", () => {
     const tie = { notes: [at(1, 1), at(1, 2)], returns: [[at(2, 1), at(2, 2)]] };
     const one = { ...before, ties: [tie], sharing: { ...before.sharing, allowed: "marked" } } as const;
     const two = { ...before, noFourthAndFifth: true };
-    await chooseWishes(db, { passageId, before, after: one });
-    const answer = await chooseWishes(db, { passageId, before, after: two });
+    await chooseWishes(db, { id: randomUUID(), passageId, before, after: one });
+    const answer = await chooseWishes(db, { id: randomUUID(), passageId, before, after: two });
     const both = { ...one, noFourthAndFifth: true };
     expect(answer).toMatchObject({ ok: true, value: { is: both } });
     expect((await data()).wishes).toEqual(both);
     const { digits } = await optionA();
     expect([digits[at(2, 1)], digits[at(2, 2)]]).toEqual([digits[at(1, 1)], digits[at(1, 2)]]);
     // One of them takes its tie away again.
-    await chooseWishes(db, { passageId, before: both, after: { ...both, ties: [] } });
+    await chooseWishes(db, { id: randomUUID(), passageId, before: both, after: { ...both, ties: [] } });
     expect((await data()).wishes).toEqual({ ...both, ties: [] });
-    await chooseWishes(db, { passageId, before: both, after: USUAL_WISHES });
+    await chooseWishes(db, { id: randomUUID(), passageId, before: both, after: USUAL_WISHES });
   });
 
   it("loses nothing when two windows ask at the same moment", async () => {
     const before = (await data()).wishes;
     await Promise.all([
-      chooseWishes(db, { passageId, before, after: { ...before, tying: "none" } }),
-      chooseWishes(db, { passageId, before, after: { ...before, noThumbOnBlack: true } }),
+      chooseWishes(db, { id: randomUUID(), passageId, before, after: { ...before, tying: "none" } }),
+      chooseWishes(db, { id: randomUUID(), passageId, before, after: { ...before, noThumbOnBlack: true } }),
     ]);
     const after = (await data()).wishes;
     expect(after).toEqual({ ...before, tying: "none", noThumbOnBlack: true });
-    await chooseWishes(db, { passageId, before: after, after: before });
+    await chooseWishes(db, { id: randomUUID(), passageId, before: after, after: before });
   });
 
   it("leaves options alone where only the sharing out is asked otherwise", async () => {
     const before = await optionA();
     await chooseWishes(db, {
+      id: randomUUID(),
       passageId,
       before: USUAL_WISHES,
       after: { ...USUAL_WISHES, sharing: { ...USUAL_WISHES.sharing, allowed: "all" } },
@@ -98,9 +103,11 @@ describe("what is asked of every fingering", () => {
 
   it("is refused for a passage that is gone", async () => {
     expect(
-      await chooseWishes(db, { passageId: randomUUID(), before: USUAL_WISHES, after: USUAL_WISHES }),
+      await chooseWishes(db, { id: randomUUID(), passageId: randomUUID(), before: USUAL_WISHES, after: USUAL_WISHES }),
     ).toMatchObject({ ok: false });
-    expect(await markShared(db, { passageId: randomUUID(), noteId: at(1, 1), marked: true })).toMatchObject({
+    expect(
+      await markShared(db, { id: randomUUID(), passageId: randomUUID(), noteId: at(1, 1), marked: true }),
+    ).toMatchObject({
       ok: false,
     });
   });
@@ -108,28 +115,28 @@ describe("what is asked of every fingering", () => {
 
 describe("hands shared out", () => {
   it("are kept with the options about them, exported, and given back as written", async () => {
-    await markShared(db, { passageId, noteId: at(1, 1), marked: true });
-    await markShared(db, { passageId, noteId: at(1, 1), marked: true });
+    await markShared(db, { id: randomUUID(), passageId, noteId: at(1, 1), marked: true });
+    await markShared(db, { id: randomUUID(), passageId, noteId: at(1, 1), marked: true });
     expect((await data()).marked).toEqual([at(1, 1)]);
-    await markShared(db, { passageId, noteId: at(1, 1), marked: false });
+    await markShared(db, { id: randomUUID(), passageId, noteId: at(1, 1), marked: false });
     expect((await data()).marked).toEqual([]);
-    const answer = await shareOut(db, { passageId, before: {}, after: { [at(1, 1)]: "left" } });
+    const answer = await shareOut(db, { id: randomUUID(), passageId, before: {}, after: { [at(1, 1)]: "left" } });
     if (!answer.ok) throw new Error(answer.message);
     expect((await data()).study.passage.taken).toEqual({ [at(1, 1)]: "left" });
     const file = (await exportOption(db, answer.value.options[0]!.id))!;
     expect(new TextDecoder().decode(file.bytes)).toMatch(/left/i);
     // Another window, which has not heard of it, gives a second note over; then this one takes its own back.
-    await shareOut(db, { passageId, before: {}, after: { [at(1, 2)]: "left" } });
+    await shareOut(db, { id: randomUUID(), passageId, before: {}, after: { [at(1, 2)]: "left" } });
     expect((await data()).study.passage.taken).toEqual({ [at(1, 1)]: "left", [at(1, 2)]: "left" });
-    await shareOut(db, { passageId, before: { [at(1, 1)]: "left" }, after: {} });
+    await shareOut(db, { id: randomUUID(), passageId, before: { [at(1, 1)]: "left" }, after: {} });
     expect((await data()).study.passage.taken).toEqual({ [at(1, 2)]: "left" });
-    await shareOut(db, { passageId, before: { [at(1, 2)]: "left" }, after: {} });
+    await shareOut(db, { id: randomUUID(), passageId, before: { [at(1, 2)]: "left" }, after: {} });
     expect((await data()).study.passage.taken).toEqual({});
   });
 
   it("cannot be given to a hand that is none", async () => {
     const after = { [at(1, 1)]: "third" as "left" };
-    const error = await shareOut(db, { passageId, before: {}, after }).catch((e: unknown) => e);
+    const error = await shareOut(db, { id: randomUUID(), passageId, before: {}, after }).catch((e: unknown) => e);
     expect(String((error as { cause?: { constraint_name?: string } }).cause?.constraint_name)).toBe("passage_taken");
   });
 });
@@ -149,17 +156,18 @@ describe("a finger ruled out", () => {
     const kept = await keepEdit(db, { id: randomUUID(), fingeringId: option.id, onVersion: option.version, ...change });
     if (kept.outcome !== "kept") throw new Error(kept.outcome);
     expect(kept.now.ruledOut).toEqual({ [note]: [2] });
-    const undone = await walk(db, option.id, kept.now.version, "undo");
-    expect(undone).toMatchObject({ outcome: "kept", now: { ruledOut: {} } });
-    const again = await walk(db, option.id, kept.now.version + 1, "redo");
-    expect(again).toMatchObject({ now: { ruledOut: { [note]: [2] } } });
+    const asked = { fingeringId: option.id };
+    const undone = await walkBack(db, { ...asked, id: randomUUID(), onVersion: kept.now.version, way: "undo" });
+    expect(undone).toMatchObject({ ok: true, value: { outcome: "kept", now: { ruledOut: {} } } });
+    const again = await walkBack(db, { ...asked, id: randomUUID(), onVersion: kept.now.version + 1, way: "redo" });
+    expect(again).toMatchObject({ ok: true, value: { now: { ruledOut: { [note]: [2] } } } });
   });
 });
 
 describe("another person's fingering", () => {
   it("is typed under the next free letter, with its author", async () => {
     const before = (await fingeringsOf(db, passageId)).length;
-    const answer = await addTyped(db, { passageId, author: "the teacher" });
+    const answer = await addTyped(db, { id: randomUUID(), passageId, author: "the teacher" });
     if (!answer.ok) throw new Error(answer.message);
     expect(answer.value).toHaveLength(before + 1);
     expect(answer.value.at(-1)).toMatchObject({ origin: "typed", author: "the teacher", pins: {} });

@@ -8,7 +8,8 @@ import { addPassage } from "@/server/passages";
 import { player } from "@/server/player";
 import type { Db } from "../client";
 import { edit, fingeringVersion, noteMark, piece } from "../schema";
-import { addFingerings, fingeringById, keepEdit, walk, type FingeringKept } from "./fingerings";
+import { keepEdit, keepWalk, walkTo, type Kept } from "./edits";
+import { addFingering, addFirstFingerings, fingeringById, fingeringsOf, type FingeringKept } from "./fingerings";
 
 const N1 = "b1-s1-v1-n1" as NoteId;
 const N2 = "b1-s1-v1-n2" as NoteId;
@@ -47,7 +48,7 @@ beforeEach(async () => {
   const made = await addPassage(db, asked);
   if (!made.ok) throw new Error(made.message);
   passageId = made.value.passageId;
-  [option] = (await addFingerings(db, passageId, [
+  [option] = (await addFirstFingerings(db, passageId, [
     { name: "A", origin: "solved", leaning: "balanced", digits: fingers(1, 2), pins: {} },
   ])) as [FingeringKept];
 });
@@ -57,6 +58,20 @@ function pin(on: FingeringKept, finger: 1 | 2 | 3 | 4 | 5 | null, digits: Finger
   const kind = finger === null ? "lift" : "pin";
   const change = { kind, noteId: N1, finger, digits, pins, ruledOut: {} } as const;
   return keepEdit(db, { id, fingeringId: on.id, onVersion: on.version, ...change });
+}
+
+/** Goes where undo or redo leads, with the digits that were kept there. */
+async function walk(
+  _db: Db,
+  id: string,
+  onVersion: number,
+  way: "undo" | "redo",
+  request = randomUUID(),
+): Promise<Kept> {
+  const stands = (await fingeringById(db, id))!;
+  const to = await walkTo(db, stands, way);
+  if (!to) return { outcome: "kept", now: stands };
+  return keepWalk(db, { id: request, fingeringId: id, onVersion }, way, to, to.state.digits);
 }
 
 async function now(): Promise<FingeringKept> {
@@ -115,19 +130,37 @@ describe("the edit log", () => {
     expect((await now()).version).toBe(2);
   });
 
-  it("leaves options alone whose name is taken, as when two windows work out the same passage", async () => {
-    const all = await addFingerings(db, passageId, [
+  it("keeps the options that a passage opens with once, as when two windows work it out", async () => {
+    const all = await addFirstFingerings(db, passageId, [
       { name: "A", origin: "solved", leaning: "balanced", digits: fingers(5, 4), pins: {} },
       { name: "B", origin: "printed", leaning: "balanced", digits: fingers(1, 3), pins: {} },
     ]);
-    expect(all.map((o) => [o.name, o.digits[N1]])).toEqual([
-      ["A", 1],
-      ["B", 1],
-    ]);
+    expect(all!.map((o) => [o.name, o.digits[N1]])).toEqual([["A", 1]]);
+  });
+
+  it("gives each of many options that come at the same time a letter of its own, and loses none", async () => {
+    const ids = Array.from({ length: 4 }, () => randomUUID());
+    const typed = { origin: "typed", leaning: "balanced", digits: fingers(1, 3), pins: {} } as const;
+    await Promise.all([...ids, ids[0]!].map((id) => addFingering(db, passageId, { ...typed, id })));
+    const all = (await fingeringsOf(db, passageId)).filter((o) => o.origin === "typed");
+    expect(all.map((o) => o.name)).toEqual(["B", "C", "D", "E"]);
+    expect(all.map((o) => o.id).sort()).toEqual([...ids].sort());
+  });
+
+  it("walks once, however often it is sent", async () => {
+    await pin(option, 2, fingers(2, 3));
+    await pin(await now(), 3, fingers(3, 4));
+    const { version } = await now();
+    const id = randomUUID();
+    await walk(db, option.id, version, "undo", id);
+    await walk(db, option.id, version, "undo", id);
+    expect(await now()).toMatchObject({ digits: fingers(2, 3), undoable: 1, redoable: 1 });
   });
 
   it("says when an option is gone", async () => {
-    expect(await walk(db, randomUUID(), 1, "undo")).toEqual({ outcome: "gone" });
+    const change = { kind: "lift", noteId: N1, finger: null, digits: {}, pins: {}, ruledOut: {} } as const;
+    const asked = { id: randomUUID(), fingeringId: randomUUID(), onVersion: 1, ...change };
+    expect(await keepEdit(db, asked)).toEqual({ outcome: "gone" });
   });
 });
 
@@ -141,19 +174,12 @@ describe("what the database itself refuses", () => {
   };
 
   it("a finger that no hand has", async () => {
+    const made = { id: randomUUID(), origin: "solved", leaning: "balanced" } as const;
     expect(
-      await refused(
-        addFingerings(db, passageId, [
-          { name: "Z", origin: "solved", leaning: "balanced", digits: { [N1]: 6 } as unknown as Fingering, pins: {} },
-        ]),
-      ),
+      await refused(addFingering(db, passageId, { ...made, digits: { [N1]: 6 } as unknown as Fingering, pins: {} })),
     ).toBe("fingering_version_fingers");
     expect(
-      await refused(
-        addFingerings(db, passageId, [
-          { name: "Z", origin: "solved", leaning: "balanced", digits: {}, pins: { [N1]: null } as unknown as Pins },
-        ]),
-      ),
+      await refused(addFingering(db, passageId, { ...made, digits: {}, pins: { [N1]: null } as unknown as Pins })),
     ).toBe("fingering_version_pins");
   });
 

@@ -1,10 +1,11 @@
-import { and, asc, desc, eq, inArray, sql } from "drizzle-orm";
+import { and, asc, desc, eq, sql } from "drizzle-orm";
 import { isSame } from "@/core/merge";
 import { mergedWishes, type FingeringWishes } from "@/core/fingering/wishes";
 import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
 import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
 import type { Db, Tx } from "../client";
 import { edit, fingering, passage, passageChange } from "../schema";
+import { isRepeated, lockPassage, reviseInPlace, setChangesAside, setEditsAside } from "./history";
 
 /** What a passage holds whole, and several windows may change at once. */
 export interface Wholes {
@@ -28,19 +29,26 @@ export interface Changed<W extends What> {
 }
 
 /**
- * Changes a whole in one step, so that no other change comes between, and writes it into the log.
+ * Changes a whole in one step, so that no other change comes between, and writes it into the log. Sent twice, it is
+ * changed once.
+ * @param id of the request
  * @param change from where the window began to what it has made of it; what others changed meanwhile stays
  * @returns null where the passage is gone
  */
 export async function changeWhole<W extends What>(
   db: Db,
+  id: string,
   passageId: string,
   what: W,
   change: Readonly<Record<"before" | "after", Wholes[W]>>,
 ): Promise<Changed<W> | null> {
   return db.transaction(async (tx) => {
-    const changed = await merged(tx, passageId, what, change);
-    if (!changed || isSame(changed.was, changed.is)) return changed;
+    const found = await lockPassage(tx, passageId);
+    if (!found) return null;
+    const now: Wholes[W] = (found satisfies Wholes)[what];
+    if (await isRepeated(tx, id)) return { was: now, is: now };
+    const changed = await merged(tx, passageId, what, now, change);
+    if (isSame(changed.was, changed.is)) return changed;
     await setChangesAside(tx, passageId);
     if (what !== "planMarks") await setEditsAside(tx, passageId);
     const [last] = await tx
@@ -53,7 +61,7 @@ export async function changeWhole<W extends What>(
   });
 }
 
-/** A change in the log, with the moment it was made. */
+/** A change in the log. */
 export interface LoggedChange {
   readonly id: string;
   readonly passageId: string;
@@ -68,7 +76,7 @@ export async function changeToWalk(db: Db, fingeringId: string, way: "undo" | "r
   const state = way === "undo" ? "applied" : "undone";
   const by = way === "undo" ? desc : asc;
   const [own] = await db
-    .select({ at: edit.createdAt })
+    .select({ place: edit.place })
     .from(edit)
     .where(and(eq(edit.fingeringId, fingeringId), eq(edit.state, state)))
     .orderBy(by(edit.order))
@@ -81,21 +89,31 @@ export async function changeToWalk(db: Db, fingeringId: string, way: "undo" | "r
     .orderBy(by(passageChange.order))
     .limit(1);
   if (!change) return null;
-  const isFirst = !own || (way === "undo" ? change.row.createdAt >= own.at : change.row.createdAt <= own.at);
+  const isFirst = !own || (way === "undo" ? change.row.place > own.place : change.row.place < own.place);
   return isFirst ? change.row : null;
 }
 
-/** Takes a change back, or makes it again; what was changed besides stays. null where the passage is gone. */
+/**
+ * Takes a change back, or makes it again; what was changed besides stays. Sent twice, it goes once, and so it does where
+ * another window was first.
+ * @param requestId of the request
+ * @returns null where the passage is gone
+ */
 export async function walkChange<W extends What>(
   db: Db,
+  requestId: string,
   { id, passageId, what }: LoggedChange & { readonly what: W },
   way: "undo" | "redo",
 ): Promise<Changed<W> | null> {
   return db.transaction(async (tx) => {
+    const passage = await lockPassage(tx, passageId);
     const [found] = await tx.select().from(passageChange).where(eq(passageChange.id, id));
-    if (!found) return null;
+    if (!passage || !found) return null;
+    const now: Wholes[W] = (passage satisfies Wholes)[what];
+    const isDone = found.state !== (way === "undo" ? "applied" : "undone");
+    if ((await isRepeated(tx, requestId)) || isDone) return { was: now, is: now };
     const [before, after] = way === "undo" ? [found.after, found.before] : [found.before, found.after];
-    const changed = await merged(tx, passageId, what, { before: before as Wholes[W], after: after as Wholes[W] });
+    const changed = await merged(tx, passageId, what, now, { before: before as Wholes[W], after: after as Wholes[W] });
     await tx
       .update(passageChange)
       .set({ state: way === "undo" ? "undone" : "applied" })
@@ -104,56 +122,24 @@ export async function walkChange<W extends What>(
   });
 }
 
-/** How many changes of a passage can be undone and redone. */
-export async function changesOf(
-  db: Db | Tx,
-  passageId: string,
-): Promise<{ readonly undoable: number; readonly redoable: number }> {
-  const [counts] = await db
-    .select({
-      undoable: sql<number>`count(*) filter (where ${passageChange.state} = 'applied')::int`,
-      redoable: sql<number>`count(*) filter (where ${passageChange.state} = 'undone')::int`,
-    })
-    .from(passageChange)
-    .where(eq(passageChange.passageId, passageId));
-  return counts ?? { undoable: 0, redoable: 0 };
-}
-
-/** What was undone of a passage can no longer be done again once something else is done. */
-export async function setChangesAside(tx: Tx, passageId: string): Promise<void> {
-  await tx
-    .update(passageChange)
-    .set({ state: "set-aside" })
-    .where(and(eq(passageChange.passageId, passageId), eq(passageChange.state, "undone")));
-}
-
-/** Edits that were undone cannot be done again once all fingerings are asked something else. */
-async function setEditsAside(tx: Tx, passageId: string): Promise<void> {
-  const own = tx.select({ id: fingering.id }).from(fingering).where(eq(fingering.passageId, passageId));
-  await tx
-    .update(edit)
-    .set({ state: "set-aside" })
-    .where(and(inArray(edit.fingeringId, own), eq(edit.state, "undone")));
-}
-
 /** The log speaks of notes that are not there any more. */
-export async function forgetChanges(db: Db, passageId: string): Promise<void> {
-  await db.update(passageChange).set({ state: "set-aside" }).where(eq(passageChange.passageId, passageId));
+export async function forgetChanges(tx: Tx, passageId: string): Promise<void> {
+  await tx.update(passageChange).set({ state: "set-aside" }).where(eq(passageChange.passageId, passageId));
 }
 
 async function merged<W extends What>(
   tx: Tx,
   passageId: string,
   what: W,
+  was: Wholes[W],
   { before, after }: Readonly<Record<"before" | "after", Wholes[W]>>,
-): Promise<Changed<W> | null> {
-  const [found] = await tx.select().from(passage).where(eq(passage.id, passageId)).for("update");
-  if (!found) return null;
-  const was: Wholes[W] = (found satisfies Wholes)[what];
+): Promise<Changed<W>> {
   const is = MERGE[what](before, after, was);
+  if (isSame(was, is)) return { was, is: was };
   await tx
     .update(passage)
     .set({ [what]: is })
     .where(eq(passage.id, passageId));
+  if (what !== "planMarks") await reviseInPlace(tx, passageId);
   return { was, is };
 }

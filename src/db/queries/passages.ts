@@ -1,11 +1,12 @@
-import { and, asc, eq } from "drizzle-orm";
+import { and, asc, eq, inArray } from "drizzle-orm";
 import { renamedMarks } from "@/core/motion/plan-marks";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
-import type { Db } from "../client";
+import type { Db, Tx } from "../client";
+import { isRepeated, lockPassage, reviseInPlace } from "./history";
 import { forgetChanges } from "./passage-changes";
-import { noteMark, passage, practiceDay, verdictEvent } from "../schema";
+import { noteMark, passage, piece, practiceDay, verdictEvent } from "../schema";
 
 export async function passageById(db: Db, id: string): Promise<typeof passage.$inferSelect | null> {
   const [found] = await db.select().from(passage).where(eq(passage.id, id));
@@ -21,18 +22,27 @@ export async function remediesOf(db: Db, passageId: string): Promise<NoteRemedie
   return Object.fromEntries(rows.flatMap((row) => (row.remedy ? [[row.noteId, row.remedy]] : [])));
 }
 
-/** Keeps remedies for notes, or lifts those given as null, all together or not at all. */
+/**
+ * Keeps remedies for notes, or lifts those given as null, all together or not at all. Sent twice, they are kept once.
+ * @param id of the request
+ * @returns whether the passage is there
+ */
 export async function keepRemedies(
   db: Db,
+  id: string,
   passageId: string,
   notes: Readonly<Record<string, NoteRemedy | null>>,
-): Promise<void> {
-  await db.transaction(async (tx) => {
+): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    if (!(await lockPassage(tx, passageId))) return false;
+    if (await isRepeated(tx, id)) return true;
     for (const [noteId, remedy] of Object.entries(notes)) {
       const same = and(eq(noteMark.passageId, passageId), eq(noteMark.noteId, noteId), eq(noteMark.kind, "remedy"));
       await tx.delete(noteMark).where(same);
       if (remedy) await tx.insert(noteMark).values({ passageId, noteId, kind: "remedy", remedy });
     }
+    await reviseInPlace(tx, passageId);
+    return true;
   });
 }
 
@@ -45,15 +55,25 @@ export async function sharedMarks(db: Db, passageId: string): Promise<readonly N
   return rows.map((row) => row.noteId as NoteId);
 }
 
-export async function keepSharedMark(db: Db, passageId: string, noteId: string, marked: boolean): Promise<void> {
-  const same = and(eq(noteMark.passageId, passageId), eq(noteMark.noteId, noteId), eq(noteMark.kind, "shared"));
-  if (marked) await db.insert(noteMark).values({ passageId, noteId, kind: "shared" }).onConflictDoNothing();
-  else await db.delete(noteMark).where(same);
+/** Marks a note that the other hand may take, or takes the mark away. Sent twice, it is done once. */
+export async function keepSharedMark(
+  db: Db,
+  id: string,
+  passageId: string,
+  noteId: string,
+  marked: boolean,
+): Promise<void> {
+  await db.transaction(async (tx) => {
+    if (await isRepeated(tx, id)) return;
+    const same = and(eq(noteMark.passageId, passageId), eq(noteMark.noteId, noteId), eq(noteMark.kind, "shared"));
+    if (marked) await tx.insert(noteMark).values({ passageId, noteId, kind: "shared" }).onConflictDoNothing();
+    else await tx.delete(noteMark).where(same);
+  });
 }
 
 /** What was decided, oldest first. */
 export async function verdictEvents(db: Db, passageId: string): Promise<(typeof verdictEvent.$inferSelect)[]> {
-  return db.select().from(verdictEvent).where(eq(verdictEvent.passageId, passageId)).orderBy(asc(verdictEvent.at));
+  return db.select().from(verdictEvent).where(eq(verdictEvent.passageId, passageId)).orderBy(asc(verdictEvent.place));
 }
 
 /** The days on which a passage was practised, oldest first. */
@@ -66,14 +86,45 @@ export async function practiceDays(db: Db, passageId: string): Promise<readonly 
   return rows.map((row) => row.day);
 }
 
-/** Marks a day as one of practice, or takes the mark away. */
-export async function keepPracticeDay(db: Db, passageId: string, day: string, practised: boolean): Promise<void> {
-  if (practised) await db.insert(practiceDay).values({ passageId, day }).onConflictDoNothing();
-  else await db.delete(practiceDay).where(and(eq(practiceDay.passageId, passageId), eq(practiceDay.day, day)));
+/** What was decided about all passages of a player, and when they were practised, in two queries. */
+export async function standingsOf(db: Db, pianistId: string) {
+  const own = db
+    .select({ id: passage.id })
+    .from(passage)
+    .innerJoin(piece, eq(passage.pieceId, piece.id))
+    .where(eq(piece.pianistId, pianistId));
+  const [events, days] = await Promise.all([
+    db.select().from(verdictEvent).where(inArray(verdictEvent.passageId, own)).orderBy(asc(verdictEvent.place)),
+    db.select().from(practiceDay).where(inArray(practiceDay.passageId, own)).orderBy(asc(practiceDay.day)),
+  ]);
+  return { events, days };
 }
 
-export async function keepTempo(db: Db, passageId: string, tempo: number): Promise<void> {
-  await db.update(passage).set({ tempo }).where(eq(passage.id, passageId));
+/** Marks a day as one of practice, or takes the mark away. Sent twice, it is done once. */
+export async function keepPracticeDay(
+  db: Db,
+  id: string,
+  passageId: string,
+  day: string,
+  practised: boolean,
+): Promise<void> {
+  await db.transaction(async (tx) => {
+    if (await isRepeated(tx, id)) return;
+    if (practised) await tx.insert(practiceDay).values({ passageId, day }).onConflictDoNothing();
+    else await tx.delete(practiceDay).where(and(eq(practiceDay.passageId, passageId), eq(practiceDay.day, day)));
+  });
+}
+
+/** Gives a passage another target tempo. Sent twice, it is done once. Returns whether the passage is there. */
+export async function keepTempo(db: Db, id: string, passageId: string, tempo: number): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const found = await lockPassage(tx, passageId);
+    if (!found) return false;
+    if (found.tempo === tempo || (await isRepeated(tx, id))) return true;
+    await tx.update(passage).set({ tempo }).where(eq(passage.id, passageId));
+    await reviseInPlace(tx, passageId);
+    return true;
+  });
 }
 
 /**
@@ -81,7 +132,7 @@ export async function keepTempo(db: Db, passageId: string, tempo: number): Promi
  * Earlier changes of the whole can no longer be walked back to.
  */
 export async function renameMarks(
-  db: Db,
+  db: Tx,
   passageId: string,
   rename: (note: NoteId) => NoteId | undefined,
 ): Promise<void> {

@@ -5,8 +5,19 @@ import { handMeasurement, instrument, pianist, recital, rest } from "../schema";
 
 /** The one player of this installation, the first that was made; null before any is. */
 export async function firstPianist(db: Db): Promise<typeof pianist.$inferSelect | null> {
-  const [found] = await db.select().from(pianist).orderBy(asc(pianist.createdAt)).limit(1);
+  const [found] = await db.select().from(pianist).orderBy(asc(pianist.createdAt), asc(pianist.id)).limit(1);
   return found ?? null;
+}
+
+/** The id under which a player is made who is not there yet: two requests at once make one. */
+const FIRST = "00000000-0000-4000-8000-000000000000";
+
+/** The player of this installation; made under a name when there is none yet. */
+export async function pianistOrNew(db: Db, name: string): Promise<typeof pianist.$inferSelect> {
+  const found = await firstPianist(db);
+  if (found) return found;
+  await db.insert(pianist).values({ id: FIRST, name }).onConflictDoNothing();
+  return (await firstPianist(db))!;
 }
 
 export async function pianistById(db: Db, id: string): Promise<typeof pianist.$inferSelect | null> {

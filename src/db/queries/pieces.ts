@@ -1,5 +1,5 @@
-import { asc, eq } from "drizzle-orm";
-import type { Db } from "../client";
+import { asc, eq, getTableColumns } from "drizzle-orm";
+import type { Db, Tx } from "../client";
 import { passage, piece, recital } from "../schema";
 
 /** A piece without its source. */
@@ -11,7 +11,7 @@ export interface PieceListed {
   readonly passages: readonly (typeof passage.$inferSelect)[];
 }
 
-/** All pieces of a player with their passages, by title. */
+/** All pieces of a player with their passages, by the order in which they came. */
 export async function piecesWithPassages(db: Db, pianistId: string): Promise<readonly PieceListed[]> {
   const pieces = await db
     .select({
@@ -30,15 +30,36 @@ export async function piecesWithPassages(db: Db, pianistId: string): Promise<rea
     .innerJoin(piece, eq(passage.pieceId, piece.id))
     .where(eq(piece.pianistId, pianistId))
     .orderBy(asc(passage.fromBar), asc(passage.createdAt));
-  return pieces.map((p) => ({
-    ...p,
-    passages: passages.filter((row) => row.passage.pieceId === p.id).map((row) => row.passage),
-  }));
+  const byPiece = new Map<string, (typeof passage.$inferSelect)[]>();
+  for (const { passage: one } of passages) {
+    const known = byPiece.get(one.pieceId);
+    if (known) known.push(one);
+    else byPiece.set(one.pieceId, [one]);
+  }
+  return pieces.map((p) => ({ ...p, passages: byPiece.get(p.id) ?? [] }));
 }
 
-export async function pieceById(db: Db, id: string): Promise<typeof piece.$inferSelect | null> {
-  const [found] = await db.select().from(piece).where(eq(piece.id, id));
+const { source: _source, ...WITHOUT_SOURCE } = getTableColumns(piece);
+
+/** A piece without the file it came in, which may be large. */
+export type PieceKept = Omit<typeof piece.$inferSelect, "source">;
+
+export async function pieceById(db: Db, id: string): Promise<PieceKept | null> {
+  const [found] = await db.select(WITHOUT_SOURCE).from(piece).where(eq(piece.id, id));
   return found ?? null;
+}
+
+/** A piece, locked until the end of a transaction. */
+export async function lockPiece(tx: Tx, id: string): Promise<PieceKept | null> {
+  const [found] = await tx.select(WITHOUT_SOURCE).from(piece).where(eq(piece.id, id)).for("update");
+  return found ?? null;
+}
+
+/** The file that a piece came in. @throws Error where the piece is gone */
+export async function sourceOf(db: Db, id: string): Promise<Uint8Array> {
+  const [found] = await db.select({ source: piece.source }).from(piece).where(eq(piece.id, id));
+  if (!found) throw new Error(`There is no piece ${id}.`);
+  return found.source;
 }
 
 /** The passages of a piece, oldest first. */

@@ -16,6 +16,7 @@ import {
 import type { RuledOut } from "@/core/fingering/conditions";
 import { LEANING_IDS, type LeaningId } from "@/core/fingering/leanings";
 import type { Fingering, Pins } from "@/core/fingering/fingering";
+import { historyPlace } from "./history";
 import { passage } from "./passage";
 
 /** Where a fingering comes from. */
@@ -38,6 +39,8 @@ export const fingering = pgTable(
     author: text(),
     /** The version in force; grows with every change, undo and redo among them. */
     version: integer().notNull(),
+    /** The revision of its passage that its digits follow; older than the passage's, it waits to be worked out anew. */
+    follows: integer().notNull().default(0),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
@@ -58,6 +61,8 @@ export const fingeringVersion = pgTable(
     digits: jsonb().$type<Fingering>().notNull(),
     pins: jsonb().$type<Pins>().notNull(),
     ruledOut: jsonb().$type<RuledOut>().notNull().default({}),
+    /** A sum of the music, the hands and all that was asked when its digits were worked out; null where it is not known. */
+    basis: text(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
@@ -89,6 +94,7 @@ export const edit = pgTable(
       .notNull()
       .references(() => fingering.id, { onDelete: "cascade" }),
     order: integer().notNull(),
+    place: historyPlace(),
     kind: editKind().notNull(),
     /** The note, or the first of a stretch. */
     noteId: text().notNull(),

@@ -1,4 +1,5 @@
 export * from "./fingering";
+export * from "./history";
 export * from "./passage";
 export * from "./passage-change";
 export * from "./pianist";

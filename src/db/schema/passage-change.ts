@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import { check, integer, jsonb, pgEnum, pgTable, timestamp, unique, uuid } from "drizzle-orm/pg-core";
 import { editState } from "./fingering";
+import { historyPlace } from "./history";
 import { passage } from "./passage";
 
 /** What a passage holds whole: wishes for every fingering, notes taken by the other hand, marks of the hand plan. */
@@ -15,6 +16,7 @@ export const passageChange = pgTable(
       .notNull()
       .references(() => passage.id, { onDelete: "cascade" }),
     order: integer().notNull(),
+    place: historyPlace(),
     what: passageChangeOf().notNull(),
     before: jsonb().$type<unknown>().notNull(),
     after: jsonb().$type<unknown>().notNull(),

@@ -36,6 +36,8 @@ export const passage = pgTable(
     title: text().notNull(),
     fromBar: integer().notNull(),
     toBar: integer().notNull(),
+    /** The same as numbered on paper; null where it is not known yet. */
+    printedBars: jsonb().$type<{ readonly from: string; readonly to: string }>(),
     hands: hands().notNull(),
     /** Quarter notes a minute. */
     tempo: doublePrecision().notNull(),
@@ -46,6 +48,8 @@ export const passage = pgTable(
     taken: jsonb().$type<HandsTaken>().notNull().default({}),
     /** What the player has made of the hand plan: signs, touches, what an eye has seen. */
     planMarks: jsonb().$type<PlanMarks>().notNull().default(NO_PLAN_MARKS),
+    /** Grows with every change of what is played or asked; see fingering.follows. */
+    revision: integer().notNull().default(0),
     school: jsonb().$type<SchoolPreferences>().notNull().default({}),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },

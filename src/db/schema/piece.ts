@@ -24,6 +24,10 @@ export const piece = pgTable(
     sourceKind: sourceKind().notNull(),
     fileName: text(),
     source: bytea().notNull(),
+    /** By which what was read of the source is known again. */
+    sourceSum: text()
+      .notNull()
+      .generatedAlwaysAs(sql`encode(sha256(source), 'hex')`),
     /** The part of the score that the pianist plays. */
     partId: text().notNull(),
     /** What was entered step by step, as it can be edited on; the source is written from it. */

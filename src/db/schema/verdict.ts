@@ -2,6 +2,7 @@ import { sql } from "drizzle-orm";
 import { check, date, index, pgEnum, pgTable, primaryKey, smallint, text, timestamp, uuid } from "drizzle-orm/pg-core";
 import { VERDICT_KINDS } from "@/core/verdict/standing";
 import { fingering } from "./fingering";
+import { historyPlace } from "./history";
 import { passage } from "./passage";
 
 export const verdictKind = pgEnum("verdict_kind", VERDICT_KINDS);
@@ -24,6 +25,7 @@ export const verdictEvent = pgTable(
     /** Practice days after which to look at it again. */
     reviewAfter: smallint(),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    place: historyPlace(),
   },
   (t) => [
     check(
@@ -35,7 +37,7 @@ export const verdictEvent = pgTable(
       "verdict_review",
       sql`${t.reviewAfter} is null or (${t.kind}::text in ('taken', 'reviewed') and ${t.reviewAfter} between 1 and 365)`,
     ),
-    index("verdict_newest").on(t.passageId, t.at),
+    index("verdict_newest").on(t.passageId, t.place),
   ],
 );
 

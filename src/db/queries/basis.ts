@@ -1,0 +1,70 @@
+import { createHash } from "node:crypto";
+import { and, desc, eq } from "drizzle-orm";
+import { SIDES } from "@/core/hand/finger";
+import type { Db } from "../client";
+import { handMeasurement, instrument, noteMark, passage, piece, rest } from "../schema";
+
+/**
+ * A sum of everything that digits are worked out from: the music as it is played, what is asked of it, the hands and the
+ * instrument. Digits of one basis hold as long as it does; on another they are worked out anew.
+ * @returns "" where the passage is gone
+ */
+export async function basisOf(db: Db, passageId: string): Promise<string> {
+  const [found] = await db
+    .select({
+      pianistId: piece.pianistId,
+      sum: piece.sourceSum,
+      part: piece.partId,
+      from: passage.fromBar,
+      to: passage.toBar,
+      hands: passage.hands,
+      taken: passage.taken,
+      wishes: passage.wishes,
+      tempo: passage.tempo,
+      touch: passage.touch,
+      pedal: passage.pedal,
+    })
+    .from(passage)
+    .innerJoin(piece, eq(passage.pieceId, piece.id))
+    .where(eq(passage.id, passageId));
+  if (!found) return "";
+  const { pianistId, ...asked } = found;
+  const remedies = await db
+    .select({ note: noteMark.noteId, remedy: noteMark.remedy })
+    .from(noteMark)
+    .where(and(eq(noteMark.passageId, passageId), eq(noteMark.kind, "remedy")))
+    .orderBy(noteMark.noteId);
+  const hands = [];
+  for (const side of SIDES) hands.push(await newestOf(db, pianistId, side));
+  const rests = await db
+    .select({ side: rest.side, fingers: rest.fingers, ended: rest.endedOn })
+    .from(rest)
+    .where(eq(rest.pianistId, pianistId));
+  const resting = [
+    ...new Set(rests.flatMap((r) => (r.ended === null ? r.fingers.map((f) => `${r.side} ${f}`) : []))),
+  ].sort();
+  const [width] = await db
+    .select({ octaveWidth: instrument.octaveWidth })
+    .from(instrument)
+    .where(eq(instrument.pianistId, pianistId))
+    .orderBy(desc(instrument.takenUpAt), desc(instrument.createdAt))
+    .limit(1);
+  return createHash("sha1")
+    .update(JSON.stringify([asked, remedies, hands, resting, width]))
+    .digest("hex");
+}
+
+async function newestOf(db: Db, pianistId: string, side: (typeof SIDES)[number]) {
+  const [newest] = await db
+    .select({
+      rulerSpan: handMeasurement.rulerSpan,
+      pairs: handMeasurement.pairs,
+      tipWidths: handMeasurement.tipWidths,
+      behind: handMeasurement.behind,
+    })
+    .from(handMeasurement)
+    .where(and(eq(handMeasurement.pianistId, pianistId), eq(handMeasurement.side, side)))
+    .orderBy(desc(handMeasurement.measuredOn), desc(handMeasurement.createdAt))
+    .limit(1);
+  return newest ?? null;
+}

@@ -1,0 +1,25 @@
+import { around, firstOptions, followed } from "./fingerings";
+import { editionNotes, exportedFile, passageMusic, pieceMusic, readFile, wholeMusic } from "./scores";
+
+/** Everything that takes long and so runs in a thread, by name. */
+export const TASKS = {
+  readFile,
+  pieceMusic,
+  passageMusic,
+  wholeMusic,
+  editionNotes,
+  exportedFile,
+  followed,
+  around,
+  firstOptions,
+} as const;
+
+export type TaskName = keyof typeof TASKS;
+export type Given<N extends TaskName> = Parameters<(typeof TASKS)[N]>[0];
+export type Done<N extends TaskName> = ReturnType<(typeof TASKS)[N]>;
+
+/** One task with what it is given, as it goes to a thread. */
+export interface Errand {
+  readonly name: TaskName;
+  readonly given: unknown;
+}
