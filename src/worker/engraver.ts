@@ -12,12 +12,20 @@ export interface EngravingAsked {
   readonly rows: number;
 }
 
-/** Turns music into drawings. */
+/** A drawing, or nothing where something newer was wanted in its place. */
+export type Engraved = readonly string[] | null;
+
+/** Turns music into drawings. Of several questions for one place only the newest is answered with a drawing. */
 export interface Engraver {
-  /** @returns one SVG a line of music */
-  engrave(asked: EngravingAsked): Promise<readonly string[]>;
+  /**
+   * @param place what the drawing is for
+   * @returns one SVG a line of music
+   */
+  engrave(asked: EngravingAsked, place: string): Promise<Engraved>;
   /** The same of music entered step by step, its notes under the names of core/entry namesOf. */
-  engraveEntry(entry: Entry, asked: Omit<EngravingAsked, "music">): Promise<readonly string[]>;
+  engraveEntry(entry: Entry, asked: Omit<EngravingAsked, "music">, place: string): Promise<Engraved>;
+  /** Nothing is wanted any more for a place. */
+  leave(place: string): void;
 }
 
 /** Told apart from drawings kept from before the options below last changed. */

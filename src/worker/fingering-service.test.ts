@@ -42,22 +42,50 @@ describe("the fingering service", () => {
     expect(shares.at(-1)).toBe(1);
   });
 
-  it("really stops an older search when a newer one is asked for", async () => {
+  it("really stops an older search of a kind when a newer one is asked for, and leaves pins alone", async () => {
     const service = slowService();
     const seen: number[] = [];
     service.open(long);
     const older = service.firstOptions(({ done }) => void seen.push(done));
-    const newer = service.around({ ...NOTHING, pins: { "b1-s1-v1-n1": 2 } as unknown as Pins });
+    const pin = service.around({ ...NOTHING, pins: { "b1-s1-v1-n1": 2 } as unknown as Pins });
+    const newer = service.firstOptions(() => undefined);
     expect(await older).toEqual({ stopped: true });
-    expect(await newer).toMatchObject({ stopped: false, found: { "b1-s1-v1-n1": 2 } });
-    expect(seen.at(-1)).toBeLessThan(10);
+    expect(await pin).toMatchObject({ stopped: false, found: { "b1-s1-v1-n1": 2 } });
+    service.stop("first options");
+    expect(await newer).toEqual({ stopped: true });
+    expect(seen.length).toBeLessThan(10);
+  });
+
+  it("answers about pins in the order in which it was asked, however long each takes", async () => {
+    for (const notes of [3, 24, 60]) {
+      const service = slowService();
+      service.open({ ...long, passage: { ...long.passage, notes: long.passage.notes.slice(0, notes) } });
+      const order: number[] = [];
+      const pins = [2, 3, 4].map((finger) => ({ "b1-s1-v1-n1": finger }) as unknown as Pins);
+      const answers = await Promise.all(
+        pins.map((asked, i) => service.around({ ...NOTHING, pins: asked }).finally(() => order.push(i))),
+      );
+      expect(order).toEqual([0, 1, 2]);
+      expect(answers.map((a) => (a.stopped ? null : Object.values(a.found)[0]))).toEqual([2, 3, 4]);
+    }
+  });
+
+  it("stops sharing out at any moment, within a moment of the music too", async () => {
+    const service = slowService();
+    service.open(long);
+    let told = 0;
+    const sharing = service.share({ allowed: "all", crossing: true }, () => {
+      if (++told === 3) service.stop("sharing");
+    });
+    expect(await sharing).toEqual({ stopped: true });
+    expect(told).toBeLessThan(6);
   });
 
   it("stops when told to", async () => {
     const service = slowService();
     service.open(long);
     const answer = service.firstOptions(() => undefined);
-    service.stop();
+    service.stop("first options");
     expect(await answer).toEqual({ stopped: true });
   });
 

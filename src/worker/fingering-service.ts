@@ -37,12 +37,16 @@ export interface Around extends OptionAsked {
   readonly wishes: FingeringWishes;
 }
 
-/** Searches that run beside the page, on the study last opened. Whatever is asked for last stops what ran before. */
+/**
+ * Searches that run beside the page, on the study that was open when they were asked for. Pins are answered in the order
+ * in which they were asked about; of every other kind the newest question counts and stops the one before. Opening a study
+ * stops all that runs on another.
+ */
 export interface FingeringService {
   /** Turns to a study; what is worked out about it is kept until the next is opened. */
   open(study: StudyData): void;
   firstOptions(onProgress: (progress: Progress) => void): Promise<Searched<readonly FirstOption[]>>;
-  /** The best fingering by a leaning that keeps to what an option and the passage ask. */
+  /** The best fingering by a leaning that keeps to what an option and the passage ask. Each question is answered, in order. */
   around(asked: Around): Promise<Searched<Fingering>>;
   /** What would lower the strain at a note of an option; see core/fingering/lowering. */
   lowering(asked: Around, digits: Fingering, note: NoteId): Promise<Searched<readonly Lowering[]>>;
@@ -51,7 +55,7 @@ export interface FingeringService {
   /** The best fingering at another tempo, by the balanced leaning, with its judgement there. */
   bestAtTempo(tempo: number, wishes: FingeringWishes): Promise<Searched<Judged>>;
   /**
-   * Strain of fingerings against tempo, at every whole tempo of a range; a newer question stops it, and leaveSweep.
+   * Strain of fingerings against tempo, at every whole tempo of a range; a newer question stops it, and stop.
    * @param onProgress told the tempi done
    */
   sweep(
@@ -59,7 +63,6 @@ export interface FingeringService {
     range: readonly [number, number],
     onProgress: (done: number) => void,
   ): Promise<Searched<Sweep>>;
-  leaveSweep(): void;
   /**
    * The hand plan of a fingering at a tempo. A newer question of the same name stops what ran before.
    * @param name what it is for, so that two may be worked out side by side
@@ -80,8 +83,12 @@ export interface FingeringService {
   share(wishes: SharingWishes, onProgress: (progress: Progress) => void): Promise<Searched<Shared>>;
   /** Every remedy for what a hand cannot hold when a note is struck; see core/reach. */
   remedies(note: NoteId, allows: Allowances): Promise<readonly RemedyTried[]>;
-  stop(): void;
+  /** Nothing of a kind is wanted any more. */
+  stop(kind: Stoppable): void;
 }
+
+/** What takes long enough to be stopped by the player. */
+export type Stoppable = "first options" | "sharing" | "sweep";
 
 /** Sharing out begins from the hands as written, whatever was taken before. */
 function asWritten(study: Study): Study {
@@ -149,42 +156,49 @@ const STRETCH = 8;
  * @param clock ms, for measuring a stretch
  */
 export function fingeringService(breathe: () => Promise<void>, clock: () => number): FingeringService {
-  let newest = 0;
   const tickets = new Map<string, number>();
+  const takeTicket = (kind: string): number => {
+    const ticket = (tickets.get(kind) ?? 0) + 1;
+    tickets.set(kind, ticket);
+    return ticket;
+  };
   let opened: Opened | null = null;
-  async function run<T>(steps: Generator<Progress, T>, onProgress: (progress: Progress) => void): Promise<Searched<T>> {
-    const ticket = ++newest;
+  /** Ends when everything asked in order up to now is answered. */
+  let last: Promise<unknown> = Promise.resolve();
+  /** Runs to its end unless it is no longer wanted, letting waiting questions in on the way. */
+  async function run<Step, T>(
+    steps: Generator<Step, T>,
+    isWanted: () => boolean,
+    onProgress: (step: Step) => void = () => undefined,
+  ): Promise<Searched<T>> {
     let since = clock();
     for (;;) {
+      if (!isWanted()) return { stopped: true };
       const step = steps.next();
       if (step.done) return { stopped: false, found: step.value };
       if (clock() - since < STRETCH) continue;
       onProgress(step.value);
       await breathe();
-      if (ticket !== newest) return { stopped: true };
       since = clock();
     }
   }
-  /** Runs beside what else is asked for; a newer question of the same kind stops it. */
+  /** Answered after everything asked in order before it; stopped only where another study is opened. */
+  function inOrder<T>(begin: () => Generator<unknown, T>): Promise<Searched<T>> {
+    const on = opened;
+    const answer = last.then(() => (opened === on ? run(begin(), () => opened === on) : ({ stopped: true } as const)));
+    last = answer.catch(() => undefined);
+    return answer;
+  }
+  /** Runs beside what else is asked for; a newer question of the same kind stops it, and another study. */
   async function latest<Step, T>(
     kind: string,
     steps: Generator<Step, T>,
-    onProgress: (step: Step) => void = () => undefined,
+    onProgress?: (step: Step) => void,
   ): Promise<Searched<T>> {
-    const ticket = (tickets.get(kind) ?? 0) + 1;
-    tickets.set(kind, ticket);
+    const [on, ticket] = [opened, takeTicket(kind)];
     // What was asked meanwhile is let in first, so that of many questions at once only the last is worked out.
     await breathe();
-    let since = clock();
-    for (;;) {
-      if (tickets.get(kind) !== ticket) return { stopped: true };
-      const step = steps.next();
-      if (step.done) return { stopped: false, found: step.value };
-      if (clock() - since < STRETCH) continue;
-      onProgress(step.value);
-      await breathe();
-      since = clock();
-    }
+    return run(steps, () => opened === on && tickets.get(kind) === ticket, onProgress);
   }
   /** Runs beside what else is asked for, and stops nothing. */
   async function aside<T>(steps: Generator<unknown, T>): Promise<T> {
@@ -203,16 +217,17 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
   }
   return {
     open(data) {
-      newest++;
       opened = openedOn(studyOf(data));
     },
-    firstOptions: (onProgress) => run(findingFirstOptions(atHand().study), onProgress),
+    firstOptions: (onProgress) => latest("first options", findingFirstOptions(atHand().study), onProgress),
     async around({ leaning: id, wishes, pins, ruledOut }) {
       const leaning = leaningById(id);
       const { by, figures } = atHand();
-      const { study, lattices } = by(leaning);
-      const conditions = optionConditions(study, leaning, wishes, { pins, ruledOut }, figures());
-      const answer = await run(fingering(lattices, conditions, 1), () => undefined);
+      const answer = await inOrder(() => {
+        const { study, lattices } = by(leaning);
+        const conditions = optionConditions(study, leaning, wishes, { pins, ruledOut }, figures());
+        return fingering(lattices, conditions, 1);
+      });
       return answer.stopped ? answer : { stopped: false, found: answer.found[0]! };
     },
     async lowering({ leaning: id, wishes, ...asked }, digits, note) {
@@ -232,9 +247,6 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     },
     sweep: (digits, [low, high], onProgress) =>
       latest("sweep", sweeping(atHand().study, digits, low, high), onProgress),
-    leaveSweep() {
-      tickets.set("sweep", (tickets.get("sweep") ?? 0) + 1);
-    },
     plan: (name, digits, tempo, tune) =>
       latest(`plan ${name}`, planning(withTune(playedAt(atHand().study, tempo), { tune }), digits)),
     motionSweep: (digits, [low, high]) => latest("motion", motionSweeping(atHand().study, digits, low, high)),
@@ -245,10 +257,10 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     chosenFigure: (notes) => Promise.resolve(chosenFigure(atHand().study, notes)),
     figures: () => Promise.resolve(atHand().figures()),
     tyingPrice: (tying) => aside(atHand().pricing(tying)),
-    share: (wishes, onProgress) => run(sharing(asWritten(atHand().study), wishes), onProgress),
+    share: (wishes, onProgress) => latest("sharing", sharing(asWritten(atHand().study), wishes), onProgress),
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
-    stop() {
-      newest++;
+    stop(kind) {
+      takeTicket(kind);
     },
   };
 }

@@ -27,12 +27,12 @@ export function surveyService(breathe: () => Promise<void>, clock: () => number)
       const steps = surveying(bars, data.allows);
       let since = clock();
       for (;;) {
+        if (ticket !== newest) return { stopped: true };
         const step = steps.next();
         if (step.done) return { stopped: false, found: step.value };
         if (clock() - since < STRETCH) continue;
         onProgress([step.value, bars.length]);
         await breathe();
-        if (ticket !== newest) return { stopped: true };
         since = clock();
       }
     },

@@ -29,12 +29,19 @@ describe("another fingering", () => {
     await userEvent.type(screen.getByLabelText("Whose it is"), "the teacher");
     await userEvent.click(screen.getByRole("button", { name: /Type its digits/ }));
     await waitFor(() => expect(onAdded).toHaveBeenCalledWith(options, "B"));
-    expect(newTyped).toHaveBeenCalledWith({ passageId: "p", author: "the teacher" });
+    expect(newTyped).toHaveBeenCalledWith({
+      id: expect.any(String) as string,
+      passageId: "p",
+      author: "the teacher",
+    });
   });
 
   it("comes from another file, or says why it cannot", async () => {
     const answers = [{ message: "No digits there." }, { options, taken: 7, missing: 2 }];
-    globalThis.fetch = jest.fn(() => Promise.resolve({ json: () => Promise.resolve(answers.shift()) })) as never;
+    globalThis.fetch = jest.fn(() => {
+      const answer = answers.shift()!;
+      return Promise.resolve({ ok: !("message" in answer), json: () => Promise.resolve(answer) });
+    }) as never;
     const onAdded = await opened();
     const file = new File(["<score/>"], "edition.musicxml");
     await userEvent.upload(screen.getByLabelText(/File with another fingering/), file);

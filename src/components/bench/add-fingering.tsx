@@ -6,7 +6,10 @@ import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { newTyped } from "@/server/actions";
 import type { OptionData } from "@/server/types";
+import { ask } from "../keeping/ask";
+import { upload } from "../keeping/upload";
 import { Button } from "../ui/button";
+import { newId } from "../new-id";
 
 interface Props {
   readonly passageId: string;
@@ -25,20 +28,22 @@ export function AddFingering({ passageId, names, onAdded }: Props) {
     onAdded(options, options.find((o) => !names.includes(o.name))?.name ?? options.at(-1)!.name);
   };
   const type = async (): Promise<void> => {
-    const answer = await newTyped({ passageId, author });
-    if (answer.ok) added(answer.value);
-    else toast.error(answer.message);
+    const asked = { id: newId(), passageId, author };
+    const options = await ask(`passage ${passageId}`, () => newTyped(asked));
+    if (options) added(options);
   };
   const take = async (file: File): Promise<void> => {
     const form = new FormData();
     form.set("file", file);
-    const response = await fetch(`/passages/${passageId}/editions`, { method: "POST", body: form });
-    const answer = (await response.json()) as
-      { message: string } | { options: OptionData[]; taken: number; missing: number };
-    if ("message" in answer) return void toast.error(answer.message);
-    added(answer.options);
-    const missing = answer.missing > 0 ? ` ${answer.missing} notes of the passage are not in that file.` : "";
-    toast(`${answer.taken} digits taken over.${missing}`);
+    const answer = await upload<{ options: OptionData[]; taken: number; missing: number }>(
+      `/passages/${passageId}/editions`,
+      form,
+    );
+    if (!answer.ok) return void toast.error(answer.message);
+    const { options, taken, missing: left } = answer.value;
+    added(options);
+    const missing = left > 0 ? ` ${left} notes of the passage are not in that file.` : "";
+    toast(`${taken} digits taken over.${missing}`);
   };
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>

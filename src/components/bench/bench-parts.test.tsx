@@ -192,6 +192,7 @@ describe("two versions of one option", () => {
       kind: "pin" as const,
       pins: {},
       ruledOut: {},
+      from: { digits: fingered(study, "1345"), pins: {}, ruledOut: {} },
     };
     const [onTheirs, onMine] = [jest.fn(), jest.fn()];
     render(<OutdatedDialog outdated={{ theirs, mine }} notes={notes} onTheirs={onTheirs} onMine={onMine} />);

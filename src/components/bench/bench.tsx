@@ -7,7 +7,7 @@ import { placeText } from "@/core/passage/place";
 import { handsAsked } from "@/core/passage/passage";
 import type { PassageData } from "@/server/types";
 import { KeepingState } from "../keeping/keeping-state";
-import { worstOf } from "../keeping/outbox";
+import { worstOf } from "../keeping/sending";
 import { PlayerStrip } from "../playing/player-strip";
 import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";

@@ -46,7 +46,11 @@ describe("remedies", () => {
     await userEvent.click(await screen.findByRole("button", { name: /^Choose: Take A 3 with the left hand/ }));
     await waitFor(() => expect(onOptions).toHaveBeenCalledWith(["new"]));
     const lowest = study.passage.notes[0]!.id;
-    expect(remedy).toHaveBeenCalledWith({ passageId: "p", notes: { [lowest]: { kind: "other-hand", hand: "left" } } });
+    expect(remedy).toHaveBeenCalledWith({
+      id: expect.any(String) as string,
+      passageId: "p",
+      notes: { [lowest]: { kind: "other-hand", hand: "left" } },
+    });
   });
 
   it("chosen can be lifted again, or changed for another in one step", async () => {
@@ -55,7 +59,11 @@ describe("remedies", () => {
     show(withRemedies(GATE(), { [lowest]: { kind: "other-hand", hand: "left" } }));
     expect(screen.getByText(/Chosen here: other hand/)).toBeInTheDocument();
     await userEvent.click(screen.getByRole("button", { name: "As written" }));
-    expect(remedy).toHaveBeenLastCalledWith({ passageId: "p", notes: { [lowest]: null } });
+    expect(remedy).toHaveBeenLastCalledWith({
+      id: expect.any(String) as string,
+      passageId: "p",
+      notes: { [lowest]: null },
+    });
     await userEvent.click(await screen.findByRole("button", { name: /^Choose: Roll it downward/ }));
     const [sent] = remedy.mock.lastCall as [{ notes: Record<string, { kind: string }> }];
     expect(Object.values(sent.notes).map((r) => r.kind)).toEqual(["roll", "roll", "roll", "roll"]);

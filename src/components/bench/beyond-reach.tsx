@@ -12,9 +12,11 @@ import { remedyLabel } from "@/core/reach/remedies";
 import type { RemedyTried } from "@/core/reach/remedies-for";
 import { remedy } from "@/server/actions";
 import type { OptionData } from "@/server/types";
+import { ask } from "../keeping/ask";
 import { RemedySign } from "../score/remedy-sign";
 import { Button } from "../ui/button";
 import { useRemedies } from "./use-remedies";
+import { newId } from "../new-id";
 
 interface Props {
   readonly passageId: string;
@@ -35,9 +37,10 @@ export function BeyondReach({ passageId, study, note, allows, onOptions }: Props
   if (!predicament) return null;
   const lifted: Choice = Object.fromEntries(Object.keys(chosen).map((id) => [id, null]));
   const choose = async (notes: Choice, said: string, back: Choice | null): Promise<void> => {
-    const answer = await remedy({ passageId, notes });
-    if (!answer.ok) return void toast.error(answer.message);
-    onOptions(answer.value.options);
+    const asked = { id: newId(), passageId, notes };
+    const kept = await ask(`passage ${passageId}`, () => remedy(asked));
+    if (!kept) return;
+    onOptions(kept.options);
     toast(said, back ? { action: { label: "Undo", onClick: () => void choose(back, "As it was.", null) } } : {});
   };
   const take = (way: RemedyTried): void => {

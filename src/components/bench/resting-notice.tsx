@@ -1,6 +1,5 @@
 "use client";
 
-import { useState } from "react";
 import { toast } from "sonner";
 import type { Fingering } from "@/core/fingering/fingering";
 import { handsPlaying, type Study } from "@/core/fingering/study";
@@ -9,6 +8,7 @@ import { workOutAnew } from "@/server/actions";
 import type { OptionData, RestData } from "@/server/types";
 import { dayText } from "../hands/dates";
 import { restText } from "../hands/rest-text";
+import { useAsk } from "../keeping/ask";
 import { Button } from "../ui/button";
 
 interface Props {
@@ -21,7 +21,7 @@ interface Props {
 
 /** Says what is resting and that answers honour it; an option from before can be worked out anew without it. */
 export function RestingNotice({ passageId, study, rests, fingering, onOptions }: Props) {
-  const [busy, setBusy] = useState(false);
+  const { busy, ask } = useAsk(`passage ${passageId}`);
   if (rests.length === 0) return null;
   const playing = handsPlaying(study);
   const used = playedNotes(study.passage).filter((note) => {
@@ -29,9 +29,7 @@ export function RestingNotice({ passageId, study, rests, fingering, onOptions }:
     return finger && playing.includes(side) && study.hands[side].resting.includes(finger);
   }).length;
   const anew = async (): Promise<void> => {
-    setBusy(true);
-    const answer = await workOutAnew({ passageId });
-    setBusy(false);
+    const answer = await ask(() => workOutAnew({ passageId }));
     if (answer.ok) onOptions(answer.value);
     else toast.error(answer.message);
   };

@@ -1,15 +1,16 @@
 "use client";
 
 import { Slider } from "radix-ui";
-import { useState } from "react";
 import { toast } from "sonner";
 import { differences } from "@/core/fingering/fingering";
 import type { NoteId } from "@/core/passage/note";
 import { keepFound, setTempo } from "@/server/actions";
 import type { Answer, OptionData } from "@/server/types";
+import { useAsk } from "../keeping/ask";
 import { strainText } from "../strain";
 import type { OptionJudged } from "./option-cards";
 import type { TempoInHand } from "./use-tempo";
+import { newId } from "../new-id";
 
 /** The tempo in hand, from slow to above the target, with the target marked on its way. */
 export function TempoSlider({ tempo, target, range, setTempo: set }: TempoInHand) {
@@ -50,14 +51,12 @@ interface Props {
 /** Which option strains least at the tempo in hand, and whether the engine would find an easier one there. */
 export function BestAtTempo({ passageId, inHand, asked, onOptions }: Props) {
   const { tempo, target, all, best } = inHand;
-  const [busy, setBusy] = useState(false);
+  const { busy, ask: asking } = useAsk(`passage ${passageId}`);
   const least = all.reduce<OptionJudged | null>((a, b) => (a && a.judged.strain <= b.judged.strain ? a : b), null);
   if (!least) return null;
   const easier = best !== null && best.strain < least.judged.strain - WORTH_SAYING ? best : null;
-  const ask = async (asking: Promise<Answer<readonly OptionData[]>>): Promise<void> => {
-    setBusy(true);
-    const answer = await asking;
-    setBusy(false);
+  const ask = async (call: () => Promise<Answer<readonly OptionData[]>>): Promise<void> => {
+    const answer = await asking(call);
     if (answer.ok) onOptions(answer.value);
     else toast.error(answer.message);
   };
@@ -72,7 +71,10 @@ export function BestAtTempo({ passageId, inHand, asked, onOptions }: Props) {
           {differences(asked, easier.fingering, least.option.digits).length} notes.{" "}
           <TextButton
             disabled={busy}
-            onClick={() => void ask(keepFound({ passageId, found: `best at ♩ = ${tempo}`, digits: easier.fingering }))}
+            onClick={() => {
+              const found = { id: newId(), passageId, found: `best at ♩ = ${tempo}`, digits: easier.fingering };
+              void ask(() => keepFound(found));
+            }}
           >
             Put it beside the options
           </TextButton>
@@ -82,7 +84,13 @@ export function BestAtTempo({ passageId, inHand, asked, onOptions }: Props) {
         <>
           {" "}
           The options are worked out for ♩ = {target}.{" "}
-          <TextButton disabled={busy} onClick={() => void ask(setTempo({ passageId, tempo }))}>
+          <TextButton
+            disabled={busy}
+            onClick={() => {
+              const asked = { id: newId(), passageId, tempo };
+              void ask(() => setTempo(asked));
+            }}
+          >
             Make ♩ = {tempo} the target
           </TextButton>
         </>

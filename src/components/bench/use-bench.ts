@@ -36,7 +36,7 @@ export function useBench(given: PassageData) {
   // Digits follow a gesture at once; what is judged and drawn of them comes right after.
   const settledOptions = useDeferredValue(held.options);
   const view = usePassageView(same, settledOptions);
-  const tempo = useTempo(view.all, same.manner.tempo, wishes);
+  const tempo = useTempo(view.study, view.all, same.manner.tempo, wishes);
   const { option: inView, choose: chooseOption } = useOptionInView(tempo.all, "option", 0);
   const [previewed, preview] = useState<string | null>(null);
   const shown = tempo.all.find((o) => o.option.name === previewed) ?? inView;
@@ -47,7 +47,7 @@ export function useBench(given: PassageData) {
   const stretch = useStretch(view, note);
   const figures = useFigures(view.study, wishes.tying);
   const sideOf = useSideOf(view.study.passage);
-  const player = usePlayer(view.study, view.steps, tempo.tempo, data.meter, settings);
+  const player = usePlayer(view.study, view.steps, tempo.tempo, settings);
   const drawn = useDrawn(view, tempo.all, shown, now(shown), wishes, figures.figures, settings);
   const planShown = usePlanShown({
     data,

@@ -6,9 +6,13 @@ import { keepFirstOptions } from "@/server/actions";
 import type { OptionData, PassageData } from "@/server/types";
 import { fingeringWorker } from "@/worker/clients";
 import { telling } from "@/worker/progress";
+import { send } from "../keeping/sending";
 
 export type Working =
-  { readonly state: "idle" } | { readonly state: "working"; readonly share: number } | { readonly state: "stopped" };
+  | { readonly state: "idle" }
+  | { readonly state: "working"; readonly share: number }
+  | { readonly state: "stopped" }
+  | { readonly state: "failed"; readonly message: string };
 
 interface FirstOptions {
   readonly working: Working;
@@ -24,13 +28,20 @@ export function useFirstOptions(data: PassageData, onKept: (options: readonly Op
     const progress = telling(({ done, of }: { done: number; of: number }) =>
       setWorking({ state: "working", share: done / of }),
     );
-    const answer = await fingeringWorker().firstOptions(progress.tell);
+    const answer = await fingeringWorker()
+      .firstOptions(progress.tell)
+      .catch(() => null);
     progress.end();
+    if (answer === null) return setWorking({ state: "failed", message: "The computing broke off." });
     if (answer.stopped) return setWorking({ state: "stopped" });
     const options = answer.found.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));
-    const kept = await keepFirstOptions({ passageId: data.id, options });
-    if (kept.ok) onKept(kept.value);
-    else toast.error(kept.message);
+    // They stand on the page only when they are kept, for every change of them names what is kept.
+    const kept = await send(`passage ${data.id}`, () => keepFirstOptions({ passageId: data.id, options }));
+    if (!kept.ok) {
+      toast.error(kept.message);
+      return setWorking({ state: "failed", message: kept.message });
+    }
+    onKept(kept.value);
     setWorking({ state: "idle" });
   }, [data.id, onKept]);
   useEffect(() => {
@@ -40,7 +51,7 @@ export function useFirstOptions(data: PassageData, onKept: (options: readonly Op
   }, [missing, workOut]);
   return {
     working,
-    stop: () => void fingeringWorker().stop(),
+    stop: () => void fingeringWorker().stop("first options"),
     begin: () => {
       setWorking({ state: "working", share: 0 });
       void workOut();

@@ -21,6 +21,7 @@ jest.mock("sonner", () => ({
   },
 }));
 
+import { CHANGES } from "../keeping/sending";
 import { useOptions } from "./use-options";
 
 const N1 = "b1-s1-v1-n1" as NoteId;
@@ -45,8 +46,10 @@ const data = { options: [option], wishes: USUAL_WISHES } as unknown as PassageDa
 beforeEach(() => {
   jest.resetAllMocks();
   localStorage.clear();
+  CHANGES.clear();
+  let ids = 0;
   Object.defineProperty(globalThis.crypto, "randomUUID", {
-    value: () => "00000000-0000-4000-8000-000000000000",
+    value: () => `00000000-0000-4000-8000-${String(++ids).padStart(12, "0")}`,
     configurable: true,
   });
 });
@@ -154,8 +157,8 @@ describe("the options in hand", () => {
     act(() => result.current.walk("one", "redo"));
     await waitFor(() => expect(result.current.options[0]!.version).toBe(8));
     expect(walkEdits.mock.calls).toEqual([
-      [{ fingeringId: "one", onVersion: 4, way: "undo" }],
-      [{ fingeringId: "one", onVersion: 5, way: "redo" }],
+      [{ id: expect.any(String) as string, fingeringId: "one", onVersion: 4, way: "undo" }],
+      [{ id: expect.any(String) as string, fingeringId: "one", onVersion: 5, way: "redo" }],
     ]);
     expect(toast).toHaveBeenCalledWith(expect.stringContaining("Another window"));
   });
@@ -196,6 +199,8 @@ describe("the options in hand", () => {
     act(() => first.result.current.pin("one", N1, 3));
     await waitFor(() => expect(changeOption).toHaveBeenCalled());
     first.unmount();
+    // The window is closed: what it had on its way goes with it.
+    CHANGES.clear();
     changeOption.mockReset();
     changeOption.mockResolvedValue({
       ok: true,

@@ -3,14 +3,17 @@
 import { useLayoutEffect, useState } from "react";
 import type { StudyData } from "@/core/fingering/study-data";
 import { USUAL_WISHES } from "@/core/fingering/wishes";
-import { fingeringWorker } from "@/worker/clients";
+import { fingeringWorker, openStudy } from "@/worker/clients";
 
 /** Opens a study in the worker, and works its lattice out before the first pin asks for it. */
 export function useStudyAtHand(study: StudyData): void {
   // Before the effects of anything that asks about the study.
   useLayoutEffect(() => {
-    void fingeringWorker().open(study);
-    void fingeringWorker().around({ leaning: "balanced", wishes: USUAL_WISHES, pins: {}, ruledOut: {} });
+    openStudy(study);
+    // Whether it breaks off is said where it is asked for.
+    void fingeringWorker()
+      .around({ leaning: "balanced", wishes: USUAL_WISHES, pins: {}, ruledOut: {} })
+      .catch(() => undefined);
   }, [study]);
 }
 

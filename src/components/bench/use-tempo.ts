@@ -3,7 +3,7 @@
 import { parseAsInteger, useQueryState } from "nuqs";
 import { startTransition, useEffect, useMemo, useState } from "react";
 import type { Fingering } from "@/core/fingering/fingering";
-import type { Judged } from "@/core/fingering/study";
+import type { Judged, Study } from "@/core/fingering/study";
 import type { FingeringWishes } from "@/core/fingering/wishes";
 import { TEMPO_RANGE } from "@/core/passage/passage";
 import { fingeringWorker } from "@/worker/clients";
@@ -29,7 +29,12 @@ const FASTEST = 1.4;
 const ADDRESS_FOLLOWS = 400;
 
 /** The tempo in hand, kept in the address; away from the target every option is judged anew in the worker. */
-export function useTempo(all: readonly OptionJudged[], target: number, wishes: FingeringWishes): TempoInHand {
+export function useTempo(
+  study: Study,
+  all: readonly OptionJudged[],
+  target: number,
+  wishes: FingeringWishes,
+): TempoInHand {
   const [named, setNamed] = useQueryState(
     "tempo",
     parseAsInteger.withOptions({ limitUrlUpdates: { method: "debounce", timeMs: ADDRESS_FOLLOWS } }),
@@ -37,7 +42,7 @@ export function useTempo(all: readonly OptionJudged[], target: number, wishes: F
   const range = useMemo(() => tempoRangeAbout(target), [target]);
   const tempo = named === null ? target : Math.min(range[1], Math.max(range[0], named));
   const judged = useJudgedAt(all, tempo, target);
-  const best = useBestAt(tempo, wishes);
+  const best = useBestAt(study, tempo, wishes);
   return { tempo, target, range, all: judged, best, setTempo: (next) => void setNamed(next === target ? null : next) };
 }
 
@@ -73,14 +78,20 @@ function useJudgedAt(all: readonly OptionJudged[], tempo: number, target: number
   }, [all, found, isAway]);
 }
 
-function useBestAt(tempo: number, wishes: FingeringWishes): Judged | null {
-  const [best, setBest] = useState<{ readonly tempo: number; readonly judged: Judged } | null>(null);
+function useBestAt(study: Study, tempo: number, wishes: FingeringWishes): Judged | null {
+  const [best, setBest] = useState<{ readonly of: readonly unknown[]; readonly judged: Judged } | null>(null);
   useEffect(() => {
+    let isWanted = true;
     void fingeringWorker()
       .bestAtTempo(tempo, wishes)
       .then((answer) => {
-        if (!answer.stopped) startTransition(() => setBest({ tempo, judged: answer.found }));
+        if (isWanted && !answer.stopped)
+          startTransition(() => setBest({ of: [study, tempo, wishes], judged: answer.found }));
       });
-  }, [tempo, wishes]);
-  return best?.tempo === tempo ? best.judged : null;
+    return () => {
+      isWanted = false;
+    };
+  }, [study, tempo, wishes]);
+  // What was found for other music, another tempo or other wishes says nothing any more.
+  return best && best.of[0] === study && best.of[1] === tempo && best.of[2] === wishes ? best.judged : null;
 }

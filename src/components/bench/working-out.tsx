@@ -15,6 +15,16 @@ export function WorkingOut({
   onBegin: () => void;
 }) {
   if (working.state === "idle") return null;
+  if (working.state === "failed") {
+    return (
+      <div className="flex items-center gap-3">
+        <p role="alert" className="text-sm text-vermilion">
+          {working.message}
+        </p>
+        <Button onClick={onBegin}>Begin again</Button>
+      </div>
+    );
+  }
   if (working.state === "stopped") {
     return (
       <div className="flex items-center gap-3">

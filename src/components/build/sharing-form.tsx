@@ -40,9 +40,12 @@ export function SharingForm({ sharing, marked, note, taken, onSharing, onMark, o
   const shareOut = async (): Promise<void> => {
     setShare(0);
     const progress = telling(({ done, of }: { done: number; of: number }) => setShare(done / of));
-    const answer = await fingeringWorker().share({ ...sharing, marked }, progress.tell);
+    const answer = await fingeringWorker()
+      .share({ ...sharing, marked }, progress.tell)
+      .catch(() => null);
     progress.end();
-    if (!answer.stopped) {
+    if (answer === null) toast.error("The sharing out broke off. Nothing was changed.");
+    else if (!answer.stopped) {
       await onTaken(answer.found.taken);
       const moved = Object.keys(answer.found.taken).length;
       const exact = answer.found.exact ? "" : " The passage is long: a better way may exist.";
@@ -83,7 +86,7 @@ export function SharingForm({ sharing, marked, note, taken, onSharing, onMark, o
         <Button look="main" disabled={sharing.allowed === "none" || share !== null} onClick={() => void shareOut()}>
           {share === null ? "Share out" : `${Math.round(100 * share)} of 100`}
         </Button>
-        {share !== null && <Button onClick={() => void fingeringWorker().stop()}>Stop</Button>}
+        {share !== null && <Button onClick={() => void fingeringWorker().stop("sharing")}>Stop</Button>}
         <Button disabled={count === 0} onClick={() => void onTaken({})}>
           As written
         </Button>

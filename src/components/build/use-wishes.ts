@@ -7,9 +7,11 @@ import type { NoteId } from "@/core/passage/note";
 import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
 import { allowOtherHand, giveHands, wish } from "@/server/actions";
 import type { OptionData, PassageData } from "@/server/types";
-import { outbox, worstOf, type Keeping } from "../keeping/outbox";
+import { send, worstOf, type Keeping } from "../keeping/sending";
+import { useKeeping } from "../keeping/use-keeping";
 import { pendingIn } from "../keeping/pending";
 import { useShared, type Change } from "../keeping/use-shared";
+import { newId } from "../new-id";
 
 export interface WishesInHand {
   readonly wishes: FingeringWishes;
@@ -86,24 +88,29 @@ interface Marking {
 
 /** Notes that the other hand may take, each marked on its own. */
 function useMarkedNotes({ id: passageId, marked: given }: PassageData) {
+  const place = `marked ${passageId}`;
   const [marked, setMarked] = useState(given);
-  const [keeping, setKeeping] = useState<Keeping>("kept");
-  const pending = useMemo(() => pendingIn<Marking>(`marked ${passageId}`), [passageId]);
-  const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
+  const keeping = useKeeping(place);
+  const pending = useMemo(() => pendingIn<Marking>(place), [place]);
   const mark = useCallback(
     (noteId: NoteId, isMarked: boolean) => {
-      setMarked((before) => (isMarked ? [...new Set([...before, noteId])] : before.filter((id) => id !== noteId)));
-      pending.put({ id: noteId, noteId, marked: isMarked });
-      box.send(async () => {
-        const answer = await allowOtherHand({ passageId, noteId, marked: isMarked });
-        pending.remove(noteId);
+      const show = (on: boolean): void =>
+        setMarked((before) => (on ? [...new Set([...before, noteId])] : before.filter((id) => id !== noteId)));
+      const marking: Marking = { id: newId(), noteId, marked: isMarked };
+      show(isMarked);
+      pending.put(marking);
+      void send(place, () => allowOtherHand({ ...marking, passageId })).then((answer) => {
         if (!answer.ok) toast.error(answer.message);
+        if (!answer.ok && answer.renewed) return;
+        pending.remove(marking.id);
+        if (!answer.ok) show(!isMarked);
       });
     },
-    [box, pending, passageId],
+    [place, pending, passageId],
   );
   useEffect(() => {
     const left = pending.all();
+    for (const { id } of left) pending.remove(id);
     queueMicrotask(() => left.forEach((asked) => mark(asked.noteId, asked.marked)));
   }, [pending, mark]);
   return { marked, keeping, mark };

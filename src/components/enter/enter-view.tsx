@@ -3,7 +3,6 @@
 import { Piano, Redo2, Undo2 } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { toast } from "sonner";
 import { beginsAt, itemsAt, roomIn, type Cursor, type Entry } from "@/core/entry/entry";
 import { keyOf } from "@/core/entry/spelling";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
@@ -11,6 +10,7 @@ import { pitch, pitchName } from "@/core/keyboard/pitch";
 import type { Hands } from "@/core/passage/passage";
 import { add, toNumber, type Beats } from "@/core/time/beats";
 import { openEntered } from "@/server/actions";
+import { ask } from "../keeping/ask";
 import { EitherDialog } from "../keeping/either-dialog";
 import { KeepingState } from "../keeping/keeping-state";
 import { ScreenPiano } from "../piano/screen-piano";
@@ -103,9 +103,8 @@ function OpenButton({ inHand, passageId }: { inHand: ReturnType<typeof useEntry>
   const [hands, setHands] = useState<Hands>("both");
   const open = async (): Promise<void> => {
     await inHand.settled();
-    const answer = await openEntered({ pieceId: inHand.pieceId(), hands });
-    if (answer.ok) router.push(`/bench/${answer.value.passageId}`);
-    else toast.error(answer.message);
+    const opened = await ask("open entry", () => openEntered({ pieceId: inHand.pieceId(), hands }));
+    if (opened) router.push(`/bench/${opened.passageId}`);
   };
   return (
     <div className="ml-auto flex items-center gap-2">

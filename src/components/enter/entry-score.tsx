@@ -5,6 +5,7 @@ import { itemsAt, namesOf, type Cursor, type Entry, type VoiceIndex } from "@/co
 import type { NoteId } from "@/core/passage/note";
 import { engraver } from "@/worker/clients";
 import { readPlaces, type LinePlaces } from "../score/places";
+import { safeSvg } from "../score/safe-svg";
 import { useWidth } from "../score/use-width";
 
 interface Props {
@@ -15,18 +16,26 @@ interface Props {
 
 const SCALE = 52;
 
+interface Drawing {
+  readonly lines: readonly string[] | null;
+  readonly failed: boolean;
+}
+
 /** The music as entered, engraved anew with every change, with the cursor behind the note that can be edited. */
 export function EntryScore({ entry, cursor, onGo }: Props) {
   const frame = useRef<HTMLDivElement>(null);
-  const [lines, setLines] = useState<readonly string[] | null>(null);
+  const [{ lines, failed }, setDrawing] = useState<Drawing>({ lines: null, failed: false });
   const width = useWidth(frame);
   useEffect(() => {
     if (width === 0) return;
     let isWanted = true;
     void engraver()
-      .engraveEntry(entry, { width, scale: SCALE, rows: 1 })
+      .engraveEntry(entry, { width, scale: SCALE, rows: 1 }, "entry")
       .then((drawn) => {
-        if (isWanted) setLines(drawn);
+        if (isWanted && drawn) setDrawing({ lines: drawn.map(safeSvg), failed: false });
+      })
+      .catch(() => {
+        if (isWanted) setDrawing((before) => ({ ...before, failed: true }));
       });
     return () => {
       isWanted = false;
@@ -46,7 +55,12 @@ export function EntryScore({ entry, cursor, onGo }: Props) {
         if (found) onGo(found);
       }}
     >
-      {lines === null && <p className="pt-20 text-center font-serif text-soft italic">Engraving…</p>}
+      {failed && (
+        <p role="alert" className="text-sm text-vermilion">
+          These notes could not be engraved; they are kept all the same.
+        </p>
+      )}
+      {lines === null && !failed && <p className="pt-20 text-center font-serif text-soft italic">Engraving…</p>}
       {lines?.map((svg, i) => (
         <EntryLine key={i} svg={svg} ids={[...cursors.keys()]} before={before} />
       ))}

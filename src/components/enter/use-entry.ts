@@ -1,11 +1,13 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import { useCallback, useEffect, useReducer, useRef, useState } from "react";
 import { EMPTY_BAR, type Changed, type Cursor, type Entry } from "@/core/entry/entry";
 import { keepEntered } from "@/server/actions";
-import { outbox, type Keeping } from "../keeping/outbox";
+import { send as sendTo, settled, type Keeping } from "../keeping/sending";
+import { useKeeping } from "../keeping/use-keeping";
 import { history, type History, type Making, type Walk } from "./history";
+import { newId } from "../new-id";
 
 /** What a page for entering begins with. */
 export interface Begun {
@@ -58,18 +60,18 @@ export function useEntry(begun: Begun): EntryInHand {
     now: { ...BLANK, entry: entry ?? NEW },
     future: [],
   }));
-  const [keeping, setKeeping] = useState<Keeping>("kept");
+  const sending = `entry ${begun.pieceId ?? "new"}`;
+  const keeping = useKeeping(sending);
   const [theirs, setTheirs] = useState<{ readonly entry: Entry; readonly seen: string } | null>(null);
   const named = useRef(begun.pieceId);
   /** By piece, a sign of what the server holds. */
   const seen = useRef(new Map<string | null, string | null>([[begun.pieceId, begun.seen]]));
-  const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
   const { entry } = state.now;
   const [sent, setSent] = useState(entry);
 
   useEffect(() => {
     const draft = draftIn(place);
-    named.current ??= draft?.pieceId ?? crypto.randomUUID();
+    named.current ??= draft?.pieceId ?? newId();
     if (!draft) return;
     seen.current.set(draft.pieceId, draft.seen);
     dispatch({ kind: "change", made: { ...BLANK, entry: draft.entry } });
@@ -78,8 +80,9 @@ export function useEntry(begun: Begun): EntryInHand {
   const send = useCallback(
     (given: Entry) => {
       const pieceId = named.current;
-      box.send(async () => {
-        const answer = await keepEntered({ pieceId, entry: titled(given), seen: seen.current.get(pieceId) ?? null });
+      const asked = { pieceId, entry: titled(given) };
+      const call = () => keepEntered({ ...asked, seen: seen.current.get(pieceId) ?? null });
+      void sendTo(sending, call).then((answer) => {
         if (!answer.ok) return dispatch({ kind: "complain", words: answer.message });
         const { outcome, entry: kept, seen: sign } = answer.value;
         if (outcome === "outdated") return setTheirs({ entry: kept, seen: sign });
@@ -89,7 +92,7 @@ export function useEntry(begun: Begun): EntryInHand {
         if (begun.pieceId === null) window.history.replaceState(null, "", `/enter/${pieceId}`);
       });
     },
-    [box, place, begun.pieceId],
+    [sending, place, begun.pieceId],
   );
   useEffect(() => {
     if (entry === sent || !named.current || theirs || !hasNotes(entry)) return;
@@ -119,7 +122,7 @@ export function useEntry(begun: Begun): EntryInHand {
       window.history.replaceState(null, "", "/enter");
       localStorage.removeItem(place);
       setSent(NEW);
-      named.current = crypto.randomUUID();
+      named.current = newId();
       dispatch({ kind: "change", made: BLANK });
     },
     takeTheirs() {
@@ -142,7 +145,7 @@ export function useEntry(begun: Begun): EntryInHand {
         setSent(entry);
         send(entry);
       }
-      await box.settled();
+      await settled(sending);
     },
   };
 }

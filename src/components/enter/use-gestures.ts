@@ -21,6 +21,7 @@ import { keyOf, nearestKey } from "@/core/entry/spelling";
 import type { PianoInput } from "../piano/piano-input";
 import type { EntryInHand } from "./use-entry";
 import type { EntryGestures } from "./use-entry-keys";
+import { newId } from "../new-id";
 
 /** Middle C, to which the first note of a hand lies nearest. */
 const FIRST: Record<"right" | "left", number> = { right: 67, left: 50 };
@@ -116,7 +117,7 @@ export function useGestures(inHand: EntryInHand): Entering {
 
 /** A name for an item, its own among all of a piece. */
 function named(): string {
-  return crypto.randomUUID().slice(0, 13);
+  return newId().slice(0, 13);
 }
 
 function followingTuplet({ tuplet }: Length): Length["tuplet"] {

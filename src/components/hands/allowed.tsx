@@ -1,9 +1,9 @@
 "use client";
 
 import { useState } from "react";
-import { toast } from "sonner";
 import type { Allowances } from "@/core/reach/allowances";
 import { allow } from "@/server/actions";
+import { ask } from "../keeping/ask";
 
 const SAID: Readonly<Record<keyof Allowances, string>> = {
   rolls: "Chords may be rolled",
@@ -16,12 +16,9 @@ const SAID: Readonly<Record<keyof Allowances, string>> = {
 export function Allowed({ allows }: { allows: Allowances }) {
   const [shown, setShown] = useState(allows);
   const set = async (key: keyof Allowances, value: boolean): Promise<void> => {
-    const next = { ...shown, [key]: value };
-    setShown(next);
-    const answer = await allow(next);
-    if (answer.ok) return;
-    setShown(shown);
-    toast.error(answer.message);
+    setShown((before) => ({ ...before, [key]: value }));
+    const kept = await ask("allowances", () => allow({ [key]: value }));
+    setShown((before) => kept ?? { ...before, [key]: !value });
   };
   return (
     <fieldset>

@@ -18,7 +18,7 @@ const HISTORY: readonly MeasurementData[] = [
 ];
 
 function Page({ inIntervals = false }: { inIntervals?: boolean }) {
-  const draft = useHandDraft("right", KEPT);
+  const draft = useHandDraft("right", HISTORY[0]!);
   return (
     <>
       <OpenHands drafts={[draft]} instrument={FULL_SIZE} figure="widest" />

@@ -9,11 +9,13 @@ import { intervalHeld, openingOfInterval, WHITE_INTERVALS } from "@/core/keyboar
 import type { Instrument } from "@/core/keyboard/instrument";
 import { measure } from "@/server/actions";
 import type { MeasurementData } from "@/server/types";
+import { useAsk } from "../keeping/ask";
 import { Button } from "../ui/button";
 import { dayText } from "./dates";
 import { FIGURES, shown } from "./fields";
 import { changesSince } from "./changes";
 import type { HandDraft } from "./use-hand-draft";
+import { newId } from "../new-id";
 
 export const HAND_NAMES: Readonly<Record<Side, string>> = { right: "Right hand", left: "Left hand" };
 const FIGURE_NAMES = { comfortable: "Comfortable", widest: "Widest, no force" } as const;
@@ -212,13 +214,12 @@ function Tips({ draft }: { draft: HandDraft }) {
 
 function Keep({ draft, today }: { draft: HandDraft; today: string }) {
   const [day, setDay] = useState(today);
-  const [busy, setBusy] = useState(false);
   const [complaint, setComplaint] = useState<string | null>(null);
+  const { busy, ask } = useAsk("measurements");
   const keep = async (): Promise<void> => {
-    setBusy(true);
     const { side, measured } = draft;
-    const answer = await measure({ id: crypto.randomUUID(), side, measuredOn: day, way: "typed", ...measured });
-    setBusy(false);
+    const asked = { id: newId(), side, measuredOn: day, way: "typed", ...measured };
+    const answer = await ask(() => measure(asked));
     if (!answer.ok) return setComplaint(answer.message);
     toast(`${HAND_NAMES[side]} kept as measured ${dayText(day)}.`);
   };

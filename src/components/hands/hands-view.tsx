@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import type { HandMeasured, PairMeasured } from "@/core/hand/measured";
+import type { PairMeasured } from "@/core/hand/measured";
 import { instrument } from "@/core/keyboard/instrument";
 import type { HandsData } from "@/server/types";
 import { buttonLook } from "../ui/button";
@@ -13,9 +13,9 @@ import { History } from "./history";
 import { InstrumentChoice } from "./instrument-choice";
 import { OpenHands } from "./open-hands";
 import { Resting } from "./resting";
-import { useHandDraft } from "./use-hand-draft";
+import { useHandDraft, type MeasuredKept } from "./use-hand-draft";
 
-const NOTHING: HandMeasured = {};
+const NOTHING: MeasuredKept = { id: null, measured: {} };
 
 /** What can these hands hold? Both hands to scale, their measurements, what is resting and what is allowed. */
 export function HandsView({ pianist, data }: { pianist: string; data: HandsData }) {
@@ -23,8 +23,8 @@ export function HandsView({ pianist, data }: { pianist: string; data: HandsData 
   const [inIntervals, setInIntervals] = useState(false);
   const [used] = data.instruments;
   const on = useMemo(() => instrument(used!.octaveWidth), [used]);
-  const right = useHandDraft("right", data.measurements.right[0]?.measured ?? NOTHING);
-  const left = useHandDraft("left", data.measurements.left[0]?.measured ?? NOTHING);
+  const right = useHandDraft("right", data.measurements.right[0] ?? NOTHING);
+  const left = useHandDraft("left", data.measurements.left[0] ?? NOTHING);
   return (
     <div>
       <div className="flex flex-wrap items-end justify-between gap-3 border-b border-hairline pb-2">

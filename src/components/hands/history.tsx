@@ -6,6 +6,7 @@ import { spansOf } from "@/core/hand/measured";
 import { SIDES } from "@/core/hand/finger";
 import { forgetMeasurement, measure } from "@/server/actions";
 import type { HandsData, MeasurementData } from "@/server/types";
+import { ask } from "../keeping/ask";
 import { dayText } from "./dates";
 import { HAND_NAMES } from "./hand-form";
 
@@ -49,10 +50,13 @@ function said({ measured, way }: MeasurementData): string {
 
 /** Taking a measurement out can be undone. */
 async function takeOut(one: MeasurementData): Promise<void> {
-  const answer = await forgetMeasurement({ id: one.id });
-  if (!answer.ok) return void toast.error(answer.message);
-  const { id, side, measuredOn, way, measured } = answer.value;
+  const taken = await ask("measurements", () => forgetMeasurement({ id: one.id }));
+  if (!taken) return;
+  const { id, side, measuredOn, way, measured } = taken;
   toast(`${HAND_NAMES[side]} of ${dayText(measuredOn)} taken out.`, {
-    action: { label: "Undo", onClick: () => void measure({ id, side, measuredOn, way, ...measured }) },
+    action: {
+      label: "Undo",
+      onClick: () => void ask("measurements", () => measure({ id, side, measuredOn, way, ...measured })),
+    },
   });
 }

@@ -3,13 +3,15 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
-import { toast } from "sonner";
 import { z } from "zod";
 import { KEYBOARD } from "@/core/physics";
 import { newInstrument, useInstrument as takeUp } from "@/server/actions";
 import type { InstrumentData } from "@/server/types";
+import { ask } from "../keeping/ask";
+import { send } from "../keeping/sending";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
+import { newId } from "../new-id";
 
 const [LEAST, MOST] = KEYBOARD.octaveWidthRange;
 
@@ -26,8 +28,7 @@ export function InstrumentChoice({ instruments }: { instruments: readonly Instru
   const [adding, setAdding] = useState(false);
   const choose = async (id: string): Promise<void> => {
     if (id === "") return setAdding(true);
-    const answer = await takeUp({ id });
-    if (!answer.ok) toast.error(answer.message);
+    await ask("instruments", () => takeUp({ id }));
   };
   return (
     <div className="flex flex-wrap items-end gap-3">
@@ -52,6 +53,7 @@ export function InstrumentChoice({ instruments }: { instruments: readonly Instru
 }
 
 function NewInstrument({ onDone }: { onDone: () => void }) {
+  const [id, renew] = useState(() => newId());
   const {
     register,
     handleSubmit,
@@ -62,7 +64,8 @@ function NewInstrument({ onDone }: { onDone: () => void }) {
     defaultValues: { name: "", octaveWidth: KEYBOARD.fullOctaveWidth as number },
   });
   const submit = handleSubmit(async (values) => {
-    const answer = await newInstrument(values);
+    const answer = await send("instruments", () => newInstrument({ id, ...values }));
+    renew(newId());
     if (answer.ok) onDone();
     else setError("root", { message: answer.message });
   });
@@ -74,12 +77,12 @@ function NewInstrument({ onDone }: { onDone: () => void }) {
       className="flex flex-wrap items-end gap-3"
     >
       <Field label="Name" error={errors.name?.message}>
-        {(id, by) => <input id={id} aria-describedby={by} className={INPUT_LOOK} {...register("name")} />}
+        {(field, by) => <input id={field} aria-describedby={by} className={INPUT_LOOK} {...register("name")} />}
       </Field>
       <Field label="C to C, mm" error={errors.octaveWidth?.message ?? errors.root?.message}>
-        {(id, by) => (
+        {(field, by) => (
           <input
-            id={id}
+            id={field}
             type="number"
             step="0.1"
             aria-describedby={by}

@@ -14,10 +14,12 @@ import { measure } from "@/server/actions";
 import type { HandsData } from "@/server/types";
 import { ScreenPiano } from "../piano/screen-piano";
 import { usePiano } from "../piano/use-piano";
+import { ask } from "../keeping/ask";
 import { Button } from "../ui/button";
 import { Choice } from "../ui/choice";
 import { HAND_NAMES } from "./hand-form";
 import { FIGURES, shown } from "./fields";
+import { newId } from "../new-id";
 
 /** One question: how far do two fingers open? */
 interface Question {
@@ -195,8 +197,8 @@ interface ReviewProps {
 function Review({ side, answers, measured, problems, today, way, onAgain }: ReviewProps) {
   const [kept, setKept] = useState(false);
   const keep = async (): Promise<void> => {
-    const answer = await measure({ id: crypto.randomUUID(), side, measuredOn: today, way, ...measured });
-    if (!answer.ok) return void toast.error(answer.message);
+    const asked = { id: newId(), side, measuredOn: today, way, ...measured };
+    if (!(await ask("measurements", () => measure(asked)))) return;
     setKept(true);
     toast(`${HAND_NAMES[side]} kept as measured today.`);
   };

@@ -8,10 +8,13 @@ import { z } from "zod";
 import { FINGERS, type Finger } from "@/core/hand/finger";
 import { beginRest, finishRest } from "@/server/actions";
 import type { RestData } from "@/server/types";
+import { ask } from "../keeping/ask";
+import { send } from "../keeping/sending";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
 import { dayText } from "./dates";
 import { restText } from "./rest-text";
+import { newId } from "../new-id";
 
 const RestForm = z.object({
   side: z.enum(["right", "left"]),
@@ -55,10 +58,9 @@ export function Resting({ rests, today }: { rests: readonly RestData[]; today: s
 }
 
 async function end(rest: RestData): Promise<void> {
-  const answer = await finishRest({ id: rest.id, ended: true });
-  if (!answer.ok) return void toast.error(answer.message);
+  if (!(await ask("rests", () => finishRest({ id: rest.id, ended: true })))) return;
   toast(`${restText(rest)} may play again.`, {
-    action: { label: "Undo", onClick: () => void finishRest({ id: rest.id, ended: false }) },
+    action: { label: "Undo", onClick: () => void ask("rests", () => finishRest({ id: rest.id, ended: false })) },
   });
 }
 
@@ -80,7 +82,8 @@ function NewRest({ today }: { today: string }) {
     },
   });
   const submit = handleSubmit(async ({ fingers, ...asked }) => {
-    const answer = await beginRest({ id: crypto.randomUUID(), ...asked, fingers: fingers.map(Number) as Finger[] });
+    const rest = { id: newId(), ...asked, fingers: fingers.map(Number) as Finger[] };
+    const answer = await send("rests", () => beginRest(rest));
     if (answer.ok) reset();
     else setError("root", { message: answer.message });
   });

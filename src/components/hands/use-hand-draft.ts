@@ -21,12 +21,18 @@ export interface HandDraft {
   reset(): void;
 }
 
+/** A measurement that a draft starts from; null for a hand that was never measured. */
+export interface MeasuredKept {
+  readonly id: string | null;
+  readonly measured: HandMeasured;
+}
+
 /** Starts from a measurement and follows what is typed and drawn. */
-export function useHandDraft(side: Side, kept: HandMeasured): HandDraft {
+export function useHandDraft(side: Side, { id, measured: kept }: MeasuredKept): HandDraft {
   const start = useMemo(() => fieldsOf(kept), [kept]);
-  const [changes, setChanges] = useState<{ from: Fields; fields: Fields }>({ from: start, fields: start });
-  // A newer measurement makes the draft of an older one void.
-  const fields = changes.from === start ? changes.fields : start;
+  const [changes, setChanges] = useState<{ from: string | null; fields: Fields | null }>({ from: id, fields: null });
+  // A newer measurement makes the draft of an older one void; the same one given anew leaves it as it is.
+  const fields = (changes.from === id ? changes.fields : null) ?? start;
   const measured = useMemo(() => measuredOf(fields), [fields]);
   const problems = useMemo(() => problemsOf(measured), [measured]);
   const sound = problems.length === 0 ? measured : kept;
@@ -43,8 +49,8 @@ export function useHandDraft(side: Side, kept: HandMeasured): HandDraft {
     set(name, text) {
       const next: Record<string, string> = { ...fields, [name]: text };
       if (text.trim() === "") delete next[name];
-      setChanges({ from: start, fields: next });
+      setChanges({ from: id, fields: next });
     },
-    reset: () => setChanges({ from: start, fields: start }),
+    reset: () => setChanges({ from: id, fields: null }),
   };
 }

@@ -2,12 +2,13 @@
 
 import { useEffect } from "react";
 
-/** Asks before the window is closed, as long as something would be lost. */
-export function useLeaveWarning(active: boolean): void {
+/** Asks before the window is closed, where something would be lost. @param wouldLose stays the same function */
+export function useLeaveWarning(wouldLose: () => boolean): void {
   useEffect(() => {
-    if (!active) return;
-    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
+    const warn = (event: BeforeUnloadEvent): void => {
+      if (wouldLose()) event.preventDefault();
+    };
     window.addEventListener("beforeunload", warn);
     return () => window.removeEventListener("beforeunload", warn);
-  }, [active]);
+  }, [wouldLose]);
 }

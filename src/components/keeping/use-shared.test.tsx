@@ -2,6 +2,7 @@ import { act, renderHook, waitFor } from "@testing-library/react";
 import { useState } from "react";
 import { mergedRecord } from "@/core/merge";
 import type { Answer, WholeKept } from "@/server/types";
+import { CHANGES } from "./sending";
 import { useShared, type Change } from "./use-shared";
 
 jest.mock("sonner", () => ({ toast: { error: jest.fn() } }));
@@ -14,12 +15,18 @@ function serverWith(value: Record) {
   const server = {
     value,
     reached: true,
+    refusal: null as string | null,
     asked: [] as Change<Record>[],
     keep: (change: Change<Record>) =>
       new Promise<Answer<WholeKept<Record>>>((resolve, reject) => {
         server.asked.push(change);
         waiting.push(() => {
-          if (!server.reached) return reject(new Error("no connection"));
+          if (!server.reached) return reject(new TypeError("Failed to fetch"));
+          if (server.refusal) {
+            const message = server.refusal;
+            server.refusal = null;
+            return resolve({ ok: false, message });
+          }
           server.value = mergedRecord(change.before, change.after, server.value);
           resolve({ ok: true, value: { is: server.value, options: [] } });
         });
@@ -56,7 +63,10 @@ function opened(server: ReturnType<typeof serverWith>, given: Record = server.va
   );
 }
 
-beforeEach(() => localStorage.clear());
+beforeEach(() => {
+  localStorage.clear();
+  CHANGES.clear();
+});
 
 describe("a value that several windows may change", () => {
   it("is shown at once, and what another window made of it comes with the answer", async () => {
@@ -87,7 +97,10 @@ describe("a value that several windows may change", () => {
     const server = serverWith({ a: 1, b: 1 });
     const first = opened(server);
     act(() => void first.result.current.set({ a: 2, b: 1 }));
+    await waitFor(() => expect(server.asked).toHaveLength(1));
     first.unmount();
+    // The window is closed: what it had on its way goes with it.
+    CHANGES.clear();
     server.value = { a: 1, b: 9 };
     const again = opened(server, { a: 1, b: 9 });
     await waitFor(() => expect(server.asked).toHaveLength(2));
@@ -132,7 +145,50 @@ describe("a value that several windows may change", () => {
     act(() => void result.current.set({ a: 3 }));
     server.reached = true;
     await waitFor(() => expect(server.asked).toHaveLength(2));
+    // The same request once more, and then what came after it.
+    expect(server.asked[1]).toEqual(server.asked[0]);
+    await server.answer();
     await server.answer();
     expect(server.value).toEqual({ a: 3 });
+    await waitFor(() => expect(result.current.keeping).toBe("kept"));
+  });
+
+  it("takes back what is refused, keeps what was made after it, and lets later changes through", async () => {
+    const server = serverWith({ a: 1 });
+    const { result } = opened(server);
+    server.refusal = "That cannot be.";
+    act(() => void result.current.set({ a: 2 }));
+    await waitFor(() => expect(server.asked).toHaveLength(1));
+    act(() => void result.current.set({ a: 2, later: 3 }));
+    await server.answer();
+    expect(result.current.value).toEqual({ a: 1, later: 3 });
+    await server.answer();
+    expect(server.value).toEqual({ a: 1, later: 3 });
+    await waitFor(() => expect(result.current.keeping).toBe("kept"));
+    expect(localStorage.length).toBe(0);
+  });
+
+  it("says that a refused change is not kept", async () => {
+    const server = serverWith({ a: 1 });
+    const { result } = opened(server);
+    server.refusal = "That cannot be.";
+    act(() => void result.current.set({ a: 2 }));
+    await server.answer();
+    await waitFor(() => expect(result.current.keeping).toBe("refused"));
+    expect(result.current.value).toEqual({ a: 1 });
+  });
+
+  it("of two windows keeps what each has on its way", async () => {
+    const server = serverWith({ a: 1 });
+    const [one, other] = [opened(server), opened(server)];
+    act(() => void one.result.current.set({ a: 1, one: 1 }));
+    act(() => void other.result.current.set({ a: 1, other: 2 }));
+    one.unmount();
+    other.unmount();
+    CHANGES.clear();
+    server.asked.length = 0;
+    const again = opened(server);
+    await waitFor(() => expect(again.result.current.value).toEqual({ a: 1, one: 1, other: 2 }));
+    expect(localStorage.length).toBe(1);
   });
 });

@@ -11,6 +11,7 @@ import { Button } from "../ui/button";
 import { SignDrawing } from "./sign-drawing";
 import { SignLegend } from "./sign-legend";
 import type { PlanMarksInHand } from "./use-plan-marks";
+import { newId } from "../new-id";
 
 interface Props {
   readonly plan: Plan;
@@ -30,10 +31,7 @@ export function SignEditor({ plan, inHand, notes, note, sideOf }: Props) {
     if (!note) return;
     setMarks({
       ...marks,
-      signs: [
-        ...marks.signs,
-        { id: crypto.randomUUID(), sign, note, to: null, above: sideOf(note) === "right", words: own },
-      ],
+      signs: [...marks.signs, { id: newId(), sign, note, to: null, above: sideOf(note) === "right", words: own }],
     });
   };
   const without = (gone: SignPlaced) =>
@@ -43,7 +41,7 @@ export function SignEditor({ plan, inHand, notes, note, sideOf }: Props) {
   /** A sign of the plan that is changed becomes the player's own. */
   const change = (sign: SignPlaced, to: Partial<OwnSign>): void => {
     const own: OwnSign = {
-      id: sign.own ? sign.key : crypto.randomUUID(),
+      id: sign.own ? sign.key : newId(),
       sign: sign.sign,
       note: sign.note,
       to: sign.to,

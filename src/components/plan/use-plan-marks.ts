@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
 import { keepPlan } from "@/server/actions";
 import type { OptionData } from "@/server/types";
-import type { Keeping } from "../keeping/outbox";
+import type { Keeping } from "../keeping/sending";
 import { useShared } from "../keeping/use-shared";
 
 export interface PlanMarksInHand {

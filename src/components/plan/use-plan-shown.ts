@@ -39,10 +39,24 @@ export function usePlanShown(asked: Asked) {
   const isShown = aside === "plan";
   const inHand = usePlanMarks(data.id, data.planMarks, onOptions);
   const { marks } = inHand;
-  const plan = usePlan("in view", isShown || playing ? shown?.option.digits : undefined, tempo, marks, data.study);
+  const plan = usePlan(
+    "in view",
+    shown?.option.id,
+    isShown || playing ? shown?.option.digits : undefined,
+    tempo,
+    marks,
+    data.study,
+  );
   const [besideName, setBeside] = useState<string | null>(null);
   const besideOption = all.find((o) => o.option.name === besideName && o.option.id !== shown?.option.id);
-  const beside = usePlan("in step", isShown ? besideOption?.option.digits : undefined, tempo, marks, data.study);
+  const beside = usePlan(
+    "in step",
+    besideOption?.option.id,
+    isShown ? besideOption?.option.digits : undefined,
+    tempo,
+    marks,
+    data.study,
+  );
   const [moves, setMoves] = useState(false);
   const [tried, setTried] = useState<Tried | null>(null);
   const fold = useCallback(

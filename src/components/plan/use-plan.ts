@@ -6,19 +6,29 @@ import type { Plan } from "@/core/motion/plan";
 import { withTouches, type PlanMarks } from "@/core/motion/plan-marks";
 import { fingeringWorker } from "@/worker/clients";
 
+/** A plan, and whose it is: another option's is not shown under this one's letter. */
+interface PlanFor {
+  readonly plan: Plan;
+  readonly option: string | undefined;
+  readonly study: unknown;
+}
+
 /**
- * The hand plan of a fingering at a tempo, worked out beside the page; the last one stands until a newer is there. null
+ * The hand plan of a fingering at a tempo, worked out beside the page; the last one of the same
+ * option stands until a newer is there. null
  * until there is one, or while none is wanted.
+ * @param option id of the option whose digits they are
  * @param name what it is for: two plans of different names do not stop one another
  */
 export function usePlan(
   name: string,
+  option: string | undefined,
   digits: Fingering | undefined,
   tempo: number,
   marks: PlanMarks,
   study: unknown,
 ): Plan | null {
-  const [found, setFound] = useState<Plan | null>(null);
+  const [found, setFound] = useState<PlanFor | null>(null);
   const { tune } = marks;
   useEffect(() => {
     if (!digits) return;
@@ -26,14 +36,17 @@ export function usePlan(
     void fingeringWorker()
       .plan(name, digits, tempo, tune)
       .then((answer) => {
-        if (isWanted && !answer.stopped) startTransition(() => setFound(answer.found));
+        if (isWanted && !answer.stopped) startTransition(() => setFound({ plan: answer.found, option, study }));
       });
     return () => {
       isWanted = false;
     };
-  }, [name, digits, tempo, tune, study]);
+  }, [name, option, digits, tempo, tune, study]);
   return useMemo(
-    () => (found && digits ? { ...found, hands: found.hands.map((hand) => withTouches(hand, marks)) } : null),
-    [found, digits, marks],
+    () =>
+      found && digits && found.option === option && found.study === study
+        ? { ...found.plan, hands: found.plan.hands.map((hand) => withTouches(hand, marks)) }
+        : null,
+    [found, digits, option, study, marks],
   );
 }

@@ -1,15 +1,21 @@
 import type { Sound } from "@/core/fingering/sounding";
 import { pitch } from "@/core/keyboard/pitch";
+import { metreFrom, type PassageBar } from "@/core/passage/metre";
+import { beats } from "@/core/time/beats";
 import { beatsOf, placeWithin, scheduleOf, stepAt } from "./schedule";
 
 const sound = (at: number, key: number, length = 1): Sound => ({ notes: [], key: pitch(key), at, length, load: 0.5 });
 const SOUNDS = [sound(0, 60), sound(1, 62), sound(2, 64, 4), sound(3, 65)];
-const BEATS = beatsOf([0, 2], 1, 4);
+const bar = (start: string, time: readonly [number, number], from = "0"): PassageBar => {
+  return { number: "1", start: beats(start), from: beats(from), metre: metreFrom([time[0]], time[1]) };
+};
+const TWO = metreFrom([2], 4);
+const BEATS = beatsOf([bar("0", [2, 4]), bar("2", [2, 4])], 0, 4);
 const ALL = { from: 0, to: 4, loop: false, countIn: false, click: false };
 
 describe("what is heard when", () => {
   it("is every key at its place, cut where playing ends", () => {
-    const { events, start, end } = scheduleOf(SOUNDS, BEATS, 2, ALL);
+    const { events, start, end } = scheduleOf(SOUNDS, BEATS, TWO, ALL);
     expect(events.map((e) => e.kind === "key" && [e.at, e.key, e.length])).toEqual([
       [0, 60, 1],
       [1, 62, 1],
@@ -20,7 +26,7 @@ describe("what is heard when", () => {
   });
 
   it("counts a bar in before the music, wherever it begins", () => {
-    const { events, start } = scheduleOf(SOUNDS, BEATS, 2, { ...ALL, from: 2, countIn: true });
+    const { events, start } = scheduleOf(SOUNDS, BEATS, TWO, { ...ALL, from: 2, countIn: true });
     expect(start).toBe(2);
     expect(events.map((e) => [e.kind, e.at])).toEqual([
       ["click", 0],
@@ -31,7 +37,7 @@ describe("what is heard when", () => {
   });
 
   it("clicks on every beat, stronger where a bar begins", () => {
-    const { events } = scheduleOf([], BEATS, 2, { ...ALL, click: true });
+    const { events } = scheduleOf([], BEATS, TWO, { ...ALL, click: true });
     expect(events).toEqual([
       { kind: "click", at: 0, strong: true },
       { kind: "click", at: 1, strong: false },
@@ -40,8 +46,17 @@ describe("what is heard when", () => {
     ]);
   });
 
+  it("counts uneven bars as they go, and a pick-up to its end", () => {
+    const bars = [bar("0", [5, 8], "2"), bar("1/2", [5, 8])];
+    expect(beatsOf(bars, 0, 3)).toEqual([
+      { at: 0.5, strong: true },
+      { at: 2, strong: false },
+    ]);
+    expect(scheduleOf([], [], bars[1]!.metre, { ...ALL, countIn: true }).events.map((e) => e.at)).toEqual([0, 1.5]);
+  });
+
   it("has no beat before a passage that begins within a bar", () => {
-    expect(beatsOf([-1.5, 1.5], 1.5, 4.5)).toEqual([
+    expect(beatsOf([bar("6", [6, 8])], 7.5, 12)).toEqual([
       { at: 0, strong: false },
       { at: 1.5, strong: true },
       { at: 3, strong: false },

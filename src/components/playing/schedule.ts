@@ -1,5 +1,7 @@
 import type { Sound } from "@/core/fingering/sounding";
 import type { Pitch } from "@/core/keyboard/pitch";
+import type { Metre, PassageBar } from "@/core/passage/metre";
+import { toNumber, ZERO } from "@/core/time/beats";
 
 /** What is played of a passage, and how. Places in quarter notes from the start of the passage. */
 export interface PlayingAsked {
@@ -33,21 +35,20 @@ export interface Schedule {
 
 /**
  * The events of some playing. What begins before `from` is not heard; what goes on past `to` is cut there.
- * @param beats of the whole passage; the count-in takes the step of the first two
- * @param barLength quarter notes
+ * @param beats of the whole passage
+ * @param metre of the bar that is counted in
  */
 export function scheduleOf(
   sounds: readonly Sound[],
   beats: readonly Beat[],
-  barLength: number,
+  metre: Metre,
   { from, to, countIn, click }: PlayingAsked,
 ): Schedule {
-  const step = beats.length > 1 ? beats[1]!.at - beats[0]!.at : 1;
-  const counted = countIn ? Math.max(1, Math.round(barLength / step)) : 0;
-  const start = counted * step;
+  const counted = countIn ? metre.beats.map(toNumber) : [];
+  const start = countIn ? toNumber(metre.length) : 0;
   const isIn = ({ at }: { readonly at: number }): boolean => at >= from - 1e-6 && at < to - 1e-6;
   const moved = (at: number): number => Math.max(start, at - from + start);
-  const count = Array.from({ length: counted }, (_, i): Heard => ({ kind: "click", at: i * step, strong: i === 0 }));
+  const count = counted.map((at, i): Heard => ({ kind: "click", at, strong: i === 0 }));
   const clicks = click
     ? beats.filter(isIn).map(({ at, strong }): Heard => ({ kind: "click", at: moved(at), strong }))
     : [];
@@ -59,18 +60,21 @@ export function scheduleOf(
 }
 
 /**
- * The beats of a passage: from each bar line on, until the next.
- * @param bars where bars begin, in quarter notes from the start of the passage; the first may lie before it
- * @param step quarter notes from beat to beat
- * @param end of the passage
+ * The beats of a passage, each bar by its metre, a pick-up from where it begins in it.
+ * @param start of the passage and its end, in quarter notes from the start of the piece; beats are counted from the start
  */
-export function beatsOf(bars: readonly number[], step: number, end: number): readonly Beat[] {
-  return bars.flatMap((bar, i) => {
-    const next = bars[i + 1] ?? end;
-    const count = Math.max(1, Math.round((next - bar) / step));
-    return Array.from({ length: count }, (_, b): Beat => ({ at: bar + b * step, strong: b === 0 })).filter(
-      ({ at }) => at > -1e-6,
-    );
+export function beatsOf(bars: readonly PassageBar[], start: number, end: number): readonly Beat[] {
+  return bars.flatMap(({ start: begins, from, metre }, i) => {
+    const first = toNumber(begins);
+    const next = Math.min(end, i + 1 < bars.length ? toNumber(bars[i + 1]!.start) : end);
+    const found: Beat[] = [];
+    for (let whole = first - toNumber(from); whole < next - 1e-6; whole += toNumber(metre.length))
+      for (const beat of metre.beats) {
+        const at = whole + toNumber(beat);
+        if (at > Math.max(first, start) - 1e-6 && at < next - 1e-6)
+          found.push({ at: at - start, strong: beat === ZERO });
+      }
+    return found;
   });
 }
 

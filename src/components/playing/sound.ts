@@ -17,16 +17,21 @@ const PARTIALS = [1, 0.45, 0.3, 0.14, 0.09, 0.05, 0.03];
 
 /**
  * Begins to play on the loudspeaker. Needs a gesture of the player before it, as browsers ask.
+ * @param tempo asked when it begins
  * @param onEnd called when it has come to its end; never where it is looped
+ * @param isWanted asked before anything sounds
+ * @returns null where it was no longer wanted when it could have begun
  */
 export async function startPlaying(
   schedule: Schedule,
-  tempo: number,
+  tempo: () => number,
   loop: boolean,
   onEnd: () => void,
-): Promise<Playing> {
+  isWanted: () => boolean,
+): Promise<Playing | null> {
   const Tone = await import("tone");
   await Tone.start();
+  if (!isWanted()) return null;
   const transport = Tone.getTransport();
   transport.stop().cancel(0);
   const ticks = (quarters: number): string => `${Math.round(quarters * transport.PPQ)}i`;
@@ -52,7 +57,7 @@ export async function startPlaying(
       }
     }, ticks(event.at));
   }
-  transport.bpm.value = tempo;
+  transport.bpm.value = tempo();
   transport.loop = loop;
   if (loop) transport.setLoopPoints(ticks(schedule.start), ticks(schedule.end));
   else transport.scheduleOnce(() => Tone.getDraw().schedule(onEnd, Tone.now()), ticks(schedule.end + 0.02));

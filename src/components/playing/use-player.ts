@@ -5,8 +5,8 @@ import { toast } from "sonner";
 import { soundsOf, startOf, stepTimes } from "@/core/fingering/sounding";
 import type { Step } from "@/core/fingering/steps";
 import type { Study } from "@/core/fingering/study";
-import { subtract, toNumber } from "@/core/time/beats";
-import type { Meter } from "@/server/types";
+import { COMMON_METRE, type Metre } from "@/core/passage/metre";
+import { toNumber } from "@/core/time/beats";
 import { beatsOf, scheduleOf, stepAt, type PlayingAsked } from "./schedule";
 import { startPlaying, type Playing } from "./sound";
 
@@ -25,20 +25,18 @@ export interface Player {
 export type PlayerSettings = Pick<PlayingAsked, "loop" | "countIn" | "click">;
 
 /** Lets a passage be heard at the tempo in hand; the tempo may change while it sounds. */
-export function usePlayer(
-  study: Study,
-  steps: readonly Step[],
-  tempo: number,
-  meter: Meter,
-  settings: PlayerSettings,
-): Player {
-  const music = useMemo(() => musicOf(study, steps, meter), [study, steps, meter]);
+export function usePlayer(study: Study, steps: readonly Step[], tempo: number, settings: PlayerSettings): Player {
+  const music = useMemo(() => musicOf(study, steps), [study, steps]);
   const [at, setAt] = useState<number | null>(null);
   const [busy, setBusy] = useState(false);
   const running = useRef<{ readonly playing: Playing; readonly from: number; readonly start: number } | null>(null);
   const speed = useRef(tempo);
 
+  // What was begun before the last stop is wanted no more, however late it comes.
+  const begun = useRef(0);
+
   const stop = useCallback(() => {
+    begun.current++;
     running.current?.playing.stop();
     running.current = null;
     setAt(null);
@@ -70,27 +68,46 @@ export function usePlayer(
     (first: number, last: number) => {
       if (running.current || busy) return stop();
       const [from, to] = [music.times[first] ?? 0, music.times[last + 1] ?? music.end];
-      const schedule = scheduleOf(music.sounds, music.beats, meter.bar, { ...settings, from, to });
+      const schedule = scheduleOf(music.sounds, music.beats, music.metreAt(from), { ...settings, from, to });
       setBusy(true);
-      startPlaying(schedule, speed.current, settings.loop, stop).then(
+      const ticket = ++begun.current;
+      const isWanted = (): boolean => begun.current === ticket;
+      startPlaying(
+        schedule,
+        () => speed.current,
+        settings.loop,
+        () => isWanted() && stop(),
+        isWanted,
+      ).then(
         (playing) => {
+          if (playing === null) return;
+          if (!isWanted()) return playing.stop();
           running.current = { playing, from, start: schedule.start };
         },
         (error: unknown) => {
+          if (!isWanted()) return;
           stop();
           toast.error(`It cannot be played: ${error instanceof Error ? error.message : String(error)}`);
         },
       );
     },
-    [busy, stop, music, meter, settings],
+    [busy, stop, music, settings],
   );
   return { playing: busy, at, times: music.times, clock, toggle };
 }
 
-function musicOf(study: Study, steps: readonly Step[], meter: Meter) {
+function musicOf(study: Study, steps: readonly Step[]) {
   const sounds = soundsOf(study);
   const start = startOf(study);
   const end = Math.max(0, ...sounds.map((s) => s.at + s.length));
-  const bars = [...new Set(steps.map((s) => toNumber(subtract(s.at, s.beat)) - start))];
-  return { sounds, times: stepTimes(sounds, steps), beats: beatsOf(bars, meter.beat, end), end };
+  const bars = study.passage.bars ?? [];
+  return {
+    sounds,
+    times: stepTimes(sounds, steps),
+    beats: beatsOf(bars, start, start + end),
+    end,
+    /** How the bar is counted that a place lies in, in quarter notes from the start of the passage. */
+    metreAt: (at: number): Metre =>
+      (bars.findLast((bar) => toNumber(bar.start) <= start + at + 1e-6) ?? bars[0])?.metre ?? COMMON_METRE,
+  };
 }

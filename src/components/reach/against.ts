@@ -1,5 +1,5 @@
 import { handOfMeasured } from "@/core/hand/measured";
-import { instrument } from "@/core/keyboard/instrument";
+import { instrument, isOctaveWidth } from "@/core/keyboard/instrument";
 import { placementsOf, type Placements } from "@/core/placement/placements";
 import type { HandsData } from "@/server/types";
 import { dayText } from "../hands/dates";
@@ -28,14 +28,17 @@ export function choicesAgainst({ measurements, instruments }: HandsData): readon
   ];
 }
 
-/** The hand and keyboard a sheet is held against; null for nothing, and for a measurement that is gone. */
+/** The hand and keyboard a sheet is held against; null for nothing, for a measurement that is gone, and for what makes no sense. */
 export function againstOf({ measurements }: HandsData, own: Placements, against: string): Placements | null {
   const { hand, instrument: on } = own;
   if (against === "other-hand") {
     const other = hand.side === "right" ? "left" : "right";
     return placementsOf(handOfMeasured(other, measurements[other][0]?.measured ?? {}), on);
   }
-  if (against.startsWith("octave-")) return placementsOf(hand, instrument(Number(against.slice("octave-".length))));
+  if (against.startsWith("octave-")) {
+    const width = Number(against.slice("octave-".length));
+    return isOctaveWidth(width) ? placementsOf(hand, instrument(width)) : null;
+  }
   const earlier = [...measurements.right, ...measurements.left].find((m) => m.id === against);
   return earlier ? placementsOf(handOfMeasured(earlier.side, earlier.measured), on) : null;
 }

@@ -15,7 +15,12 @@ const piece: PieceData = {
   fileName: "made-up.xml",
   entered: false,
   staves: 2,
-  tempo: 72,
+  tempi: [
+    { fromBar: 1, tempo: 72, source: "part P1, bar 1" },
+    { fromBar: 3, tempo: 132, source: "part P2, bar 3" },
+  ],
+  partId: "P1",
+  parts: [{ id: "P1", name: "Piano" }],
   bars: ["1", "2", "3"],
   music: "",
   beginning: "",
@@ -36,6 +41,7 @@ describe("a new passage", () => {
     await userEvent.click(screen.getByRole("button", { name: "Open on the Bench" }));
     await waitFor(() => expect(push).toHaveBeenCalledWith("/bench/new"));
     expect(newPassage).toHaveBeenCalledWith({
+      id: expect.any(String) as string,
       pieceId: "piece",
       title: "The turn",
       fromBar: 1,

@@ -3,13 +3,16 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
-import { useForm } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import { z } from "zod";
 import { TEMPO_RANGE } from "@/core/passage/passage";
 import { newPassage } from "@/server/actions";
 import type { PieceData } from "@/server/types";
+import { send } from "../keeping/sending";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
+import { tempoSaid } from "./tempo-said";
+import { newId } from "../new-id";
 
 /** A hard spot is one to four bars, rarely more. */
 const USUAL_LENGTH = 2;
@@ -52,7 +55,9 @@ export function NewPassage({ piece, from = null }: Props) {
     getValues,
     setFocus,
     setValue,
-    formState: { errors, isSubmitting },
+    resetField,
+    control,
+    formState: { errors, isSubmitting, dirtyFields },
   } = useForm({
     resolver: zodResolver(formSchema(piece.bars.length)),
     defaultValues: {
@@ -60,7 +65,7 @@ export function NewPassage({ piece, from = null }: Props) {
       fromBar: 1,
       toBar: Math.min(USUAL_LENGTH, piece.bars.length),
       hands: piece.staves > 1 ? ("both" as const) : ("right" as const),
-      tempo: piece.tempo ?? 96,
+      tempo: tempoSaid(piece, 1).tempo,
       touch: "legato" as const,
       pedal: false,
     },
@@ -72,9 +77,17 @@ export function NewPassage({ piece, from = null }: Props) {
     if (getValues("title") === "") setValue("title", `From bar ${piece.bars[from.index - 1]}`);
     setFocus("title");
   }, [from, piece.bars, getValues, setFocus, setValue]);
+  const said = tempoSaid(piece, useWatch({ control, name: "fromBar" }) || 1);
+  // The tempo follows the bars until another is typed.
+  const isTyped = dirtyFields.tempo === true;
+  useEffect(() => {
+    if (!isTyped) resetField("tempo", { defaultValue: said.tempo });
+  }, [said.tempo, isTyped, resetField]);
+  const [id, renew] = useState(() => newId());
   const submit = handleSubmit(async (values) => {
     setComplaint(null);
-    const answer = await newPassage({ ...values, pieceId: piece.id });
+    const answer = await send(`passages of ${piece.id}`, () => newPassage({ ...values, id, pieceId: piece.id }));
+    renew(newId());
     if (answer.ok) router.push(`/bench/${answer.value.passageId}`);
     else setComplaint(answer.message);
   });
@@ -136,6 +149,7 @@ export function NewPassage({ piece, from = null }: Props) {
           />
         )}
       </Field>
+      {!isTyped && <p className="-mt-2 text-xs text-soft">From the file: {said.source}.</p>}
       <Field label="Touch">
         {(id) => (
           <select id={id} className={INPUT_LOOK} {...register("touch")}>

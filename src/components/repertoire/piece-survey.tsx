@@ -27,7 +27,9 @@ const WIDTHS = [164.5, 152, 140];
 /** Where the piece asks more than a hand can hold: a strip of all its bars, the worst places, and another keyboard. */
 export function PieceSurvey({ pieceId, octaveWidth, onBar }: Props) {
   const widths = WIDTHS.filter((width) => width !== octaveWidth);
-  const [other, setOther] = useQueryState("octave", parseAsFloat.withDefault(octaveWidth > 152 ? 152 : widths[0]!));
+  const [named, setOther] = useQueryState("octave", parseAsFloat);
+  // An address may name any width: one that is not offered counts as none.
+  const other = named !== null && widths.includes(named) ? named : octaveWidth > 152 ? 152 : widths[0]!;
   const { surveying, begin, stop } = useSurvey(pieceId, other);
   return (
     <section aria-label="Survey" className="mt-3 border-b border-hairline pb-4">

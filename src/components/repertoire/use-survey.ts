@@ -5,6 +5,7 @@ import type { Survey, SurveyData } from "@/core/reach/survey";
 import { pieceToSurvey } from "@/server/actions";
 import { surveyWorker } from "@/worker/clients";
 import { telling } from "@/worker/progress";
+import { send } from "../keeping/sending";
 
 export type Surveying =
   | { readonly state: "working"; readonly done: number; readonly of: number }
@@ -26,7 +27,8 @@ export function useSurvey(pieceId: string, otherWidth: number) {
     };
     set({ state: "working", done: 0, of: 0 });
     if (data.current === null) {
-      const answer = await pieceToSurvey({ pieceId });
+      const answer = await send(`survey of ${pieceId}`, () => pieceToSurvey({ pieceId }));
+      if (mine !== ticket.current) return;
       if (!answer.ok) return set({ state: "failed", message: answer.message });
       data.current = answer.value;
     }
@@ -35,11 +37,14 @@ export function useSurvey(pieceId: string, otherWidth: number) {
       const progress = telling(([done, all]: readonly [number, number]) =>
         set({ state: "working", done: before + done, of: 2 * all }),
       );
-      const answer = await surveyWorker().survey(of, progress.tell);
+      const answer = await surveyWorker()
+        .survey(of, progress.tell)
+        .catch(() => null);
       progress.end();
-      return answer.stopped ? null : answer.found;
+      return answer === null || answer.stopped || mine !== ticket.current ? null : answer.found;
     };
     own.current ??= await run(given, 0);
+    if (mine !== ticket.current) return;
     const other = own.current && (await run(atWidth(given, otherWidth), given.bars.length));
     set(own.current && other ? { state: "done", own: own.current, other } : { state: "stopped" });
   }, [pieceId, otherWidth]);

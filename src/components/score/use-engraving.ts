@@ -1,9 +1,10 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import { engraver } from "@/worker/clients";
-import type { EngravingAsked } from "@/worker/engraver";
+import type { Engraved, EngravingAsked } from "@/worker/engraver";
 import { keepEngraving, keptEngraving } from "./kept-engravings";
+import { safeSvg } from "./safe-svg";
 
 export type Engraving =
   | { readonly state: "working" }
@@ -12,6 +13,8 @@ export type Engraving =
 
 /** ms in which a drawing kept from before may be found before the music is engraved anew. */
 const HEAD_START = 60;
+/** ms that a change of music or width must stand before it is engraved. */
+const SETTLED = 80;
 
 function after(ms: number): Promise<null> {
   return new Promise((resolve) => setTimeout(() => resolve(null), ms));
@@ -25,11 +28,18 @@ function after(ms: number): Promise<null> {
  */
 export function useEngraving({ music, width, scale, rows }: EngravingAsked, beginning: string | null): Engraving {
   const [engraving, setEngraving] = useState<Engraving>({ state: "working" });
+  const place = useId();
+  const drawnOnce = useRef(false);
+  useEffect(() => () => void engraver().leave(place), [place]);
   useEffect(() => {
     if (width === 0) return;
     let wanted = true;
     void (async () => {
       try {
+        // While a window is drawn wider nothing is engraved: the width that it comes to counts.
+        if (drawnOnce.current) await after(SETTLED);
+        if (!wanted) return;
+        drawnOnce.current = true;
         const asked = { music, width, scale, rows };
         const kept = keptEngraving(asked);
         let isWhole = false;
@@ -37,16 +47,22 @@ export function useEngraving({ music, width, scale, rows }: EngravingAsked, begi
           if (wanted && !isWhole) setEngraving({ state: "done", lines });
           isWhole ||= whole;
         };
+        const showIf = (lines: Engraved, whole: boolean): void => {
+          if (lines) show(lines.map(safeSvg), whole);
+        };
         const known = await Promise.race([kept, after(HEAD_START)]);
         if (known) return show(known);
         // The look-up goes on beside the engraving: what is there first is shown.
         void kept.then((late) => late && show(late));
         if (beginning !== null && beginning !== music && wanted)
-          show(await engraver().engrave({ ...asked, music: beginning }), false);
+          showIf(await engraver().engrave({ ...asked, music: beginning }, place), false);
         if (!wanted || isWhole) return;
-        const lines = await engraver().engrave(asked);
-        show(lines);
-        void keepEngraving(asked, lines);
+        const lines = await engraver().engrave(asked, place);
+        // Something newer is wanted in its place, and comes.
+        if (lines === null) return;
+        const safe = lines.map(safeSvg);
+        show(safe);
+        void keepEngraving(asked, safe);
       } catch (error) {
         if (wanted) setEngraving({ state: "failed", message: error instanceof Error ? error.message : String(error) });
       }
@@ -54,6 +70,6 @@ export function useEngraving({ music, width, scale, rows }: EngravingAsked, begi
     return () => {
       wanted = false;
     };
-  }, [music, beginning, width, scale, rows]);
+  }, [music, beginning, width, scale, rows, place]);
   return engraving;
 }

@@ -14,7 +14,8 @@ export function useMotionSweep(digits: readonly Fingering[], low: number, high: 
       .motionSweep(digits, [low, high])
       .then((answer) => {
         if (!answer.stopped) setFound({ of: digits, sweep: answer.found });
-      });
+      })
+      .catch(() => setFound(null));
   }, [digits, low, high]);
   return found?.of === digits ? found.sweep : null;
 }

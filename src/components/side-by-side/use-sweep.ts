@@ -28,6 +28,10 @@ export function useSweep(digits: readonly Fingering[], low: number, high: number
       .then((answer) => {
         progress.end();
         if (!answer.stopped) show({ state: "done", sweep: answer.found });
+      })
+      .catch(() => {
+        progress.end();
+        show({ state: "stopped" });
       });
   }, [digits, low, high]);
   useEffect(() => {
@@ -37,7 +41,7 @@ export function useSweep(digits: readonly Fingering[], low: number, high: number
     sweeping: found?.of === digits ? found.sweeping : { state: "working", share: 0 },
     begin,
     stop() {
-      void fingeringWorker().leaveSweep();
+      void fingeringWorker().stop("sweep");
       setFound({ of: digits, sweeping: { state: "stopped" } });
     },
   };

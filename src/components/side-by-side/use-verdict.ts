@@ -5,8 +5,10 @@ import type { Day } from "@/core/time/days";
 import { inTheFingers, standingOf, type Standing } from "@/core/verdict/standing";
 import { decide, practise } from "@/server/actions";
 import type { PassageData, VerdictData } from "@/server/types";
-import { outbox, type Keeping } from "../keeping/outbox";
 import { pendingIn } from "../keeping/pending";
+import { send, type Keeping } from "../keeping/sending";
+import { useKeeping } from "../keeping/use-keeping";
+import { newId } from "../new-id";
 
 /** An event on its way to the server. */
 export interface VerdictSent {
@@ -27,7 +29,8 @@ export interface VerdictInHand {
   readonly practisedToday: boolean;
   readonly keeping: Keeping;
   readonly complaint: string | undefined;
-  say(event: Partial<VerdictSent> & Pick<VerdictSent, "kind">): void;
+  /** Resolves to whether it is kept. */
+  say(event: Partial<VerdictSent> & Pick<VerdictSent, "kind">): Promise<boolean>;
   practise(practised: boolean): void;
   complain(words: string): void;
 }
@@ -36,27 +39,26 @@ export interface VerdictInHand {
 export function useVerdict(data: PassageData, author: string): VerdictInHand {
   const [events, setEvents] = useState(data.verdicts);
   const [practised, setPractised] = useState(data.practised);
-  const [keeping, setKeeping] = useState<Keeping>("kept");
   const [complaint, complain] = useState<string | undefined>();
-  const pending = useMemo(() => pendingIn<VerdictSent>(`verdict ${data.id}`), [data.id]);
-  const box = useMemo(() => outbox(setKeeping, (ms) => new Promise((resolve) => setTimeout(resolve, ms))), []);
   const passageId = data.id;
+  const place = `verdict ${passageId}`;
+  const keeping = useKeeping(place);
+  const pending = useMemo(() => pendingIn<VerdictSent>(place), [place]);
 
-  const send = useCallback(
-    (event: VerdictSent) => {
+  const sendEvent = useCallback(
+    async (event: VerdictSent): Promise<boolean> => {
       pending.put(event);
-      box.send(async () => {
-        const answer = await decide({ ...event, passageId });
-        pending.remove(event.id);
-        if (answer.ok) setEvents(answer.value);
-        else complain(answer.message);
-      });
+      const answer = await send(place, () => decide({ ...event, passageId }));
+      if (answer.ok) setEvents(answer.value);
+      else complain(answer.message);
+      if (answer.ok || !answer.renewed) pending.remove(event.id);
+      return answer.ok;
     },
-    [box, pending, passageId],
+    [place, pending, passageId],
   );
   useEffect(() => {
-    for (const event of pending.all()) send(event);
-  }, [pending, send]);
+    for (const event of pending.all()) void sendEvent(event);
+  }, [pending, sendEvent]);
 
   return {
     events,
@@ -69,11 +71,11 @@ export function useVerdict(data: PassageData, author: string): VerdictInHand {
     say(event) {
       complain(undefined);
       const usual = { fingeringId: null, reason: "", author, decideOn: null, reviewAfter: null };
-      send({ ...usual, ...event, id: crypto.randomUUID() });
+      return sendEvent({ ...usual, ...event, id: newId() });
     },
     practise(isPractised) {
-      box.send(async () => {
-        const answer = await practise({ passageId, day: data.today, practised: isPractised });
+      const asked = { id: newId(), passageId, day: data.today, practised: isPractised };
+      void send(place, () => practise(asked)).then((answer) => {
         if (answer.ok) setPractised(answer.value);
         else complain(answer.message);
       });

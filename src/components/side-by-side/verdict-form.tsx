@@ -39,8 +39,9 @@ export function VerdictForm({ data, inHand, author }: Props) {
         const reviewAfter = review.trim() === "" ? null : Number(review);
         if (reviewAfter !== null && !(Number.isInteger(reviewAfter) && reviewAfter >= 1 && reviewAfter <= 365))
           return inHand.complain("A review comes after 1 to 365 practice days, or never where it is left empty.");
-        inHand.say({ kind: "taken", fingeringId: choice, reason, author: by.trim() || author, reviewAfter });
-        setDraft(BLANK);
+        const taken = { kind: "taken", fingeringId: choice, reason, author: by.trim() || author, reviewAfter } as const;
+        // What was written stays until it is kept.
+        void inHand.say(taken).then((isKept) => isKept && setDraft(BLANK));
       }}
     >
       <RadioGroup.Root

@@ -14,6 +14,7 @@ jest.mock("@/server/actions", () => ({
 
 import { CauseTable } from "./cause-table";
 import { Verdict } from "./verdict";
+import { CHANGES } from "../keeping/sending";
 
 const taken: VerdictData = {
   kind: "taken",
@@ -43,6 +44,7 @@ const shown = (more: Partial<PassageData> = {}) => <Verdict data={{ ...data, ...
 beforeEach(() => {
   jest.resetAllMocks();
   localStorage.clear();
+  CHANGES.clear();
   Object.defineProperty(globalThis.crypto, "randomUUID", { value: () => "id", configurable: true });
 });
 
@@ -82,6 +84,8 @@ describe("the verdict", () => {
     expect(screen.getByLabelText("Why")).toHaveValue("It stays");
     await userEvent.click(screen.getByRole("button", { name: "Take it" }));
     second.unmount();
+    // The window is closed: what it had on its way goes with it.
+    CHANGES.clear();
     decide.mockReset().mockResolvedValue({ ok: true, value: [taken] });
     render(shown());
     await waitFor(() => expect(screen.getByText("It stays clear at speed.")).toBeInTheDocument());
