@@ -5,7 +5,7 @@ const config: NextConfig = {
   // What has not changed is not drawn again: digits must follow a key press at once.
   reactCompiler: true,
   poweredByHeader: false,
-  serverExternalPackages: ["postgres"],
+  serverExternalPackages: ["postgres", "piscina"],
   experimental: { serverActions: { bodySizeLimit: "2mb" } },
 };
 

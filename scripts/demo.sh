@@ -4,6 +4,8 @@ set -euo pipefail
 cd "$(dirname "$0")/.."
 source scripts/lib/all.sh
 
+HOST=${HOST:-127.0.0.1}
+check_door "$HOST"
 ensure_all
 
 # One demo at a time: a second one says where the first is.
@@ -27,12 +29,17 @@ trap finish EXIT
 trap 'exit 130' INT
 trap 'exit 143' TERM HUP
 
+PORT=${PORT:-$(free_port)}
+check_address "$HOST" "$PORT"
 cluster_start "$DATA"
+ensure_threads
 npx tsx scripts/prepare-database.ts --demo
 ensure_build
 
-PORT=${PORT:-$(free_port)}
-HOST=${HOST:-127.0.0.1}
+# By which sessions are sealed; kept, so that who was let in stays in.
+[ -s data/session.secret ] || new_secret data/session.secret
+VELVET_SECRET=$(cat data/session.secret)
+export VELVET_SECRET
 server_start "$HOST" "$PORT" data/server.log
 say "Velvet Thumb is ready; Ctrl-C stops it and keeps the data."
 echo "http://$HOST:$PORT" | tee data/address

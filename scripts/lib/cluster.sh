@@ -20,26 +20,71 @@ cluster_home() {
   fi
 }
 
+# A new cluster is made beside its place and moved there whole: a start that is broken off leaves none behind.
+cluster_make() {
+  local home=$1 secret=$2 bin=$3 making="$1.making"
+  rm -rf "$making"
+  mkdir -p "$making" || fail "The folder $(dirname "$home") cannot be written."
+  chmod 700 "$making"
+  [ "$(id -u)" = 0 ] && chown postgres "$making"
+  [ -s "$secret" ] || new_secret "$secret"
+  local pwfile="$making.pw"
+  (umask 077 && cp "$secret" "$pwfile")
+  [ "$(id -u)" = 0 ] && chown postgres "$pwfile"
+  say "Making a private PostgreSQL cluster"
+  if ! as_owner "$bin/initdb" -D "$making" -U velvet -A scram-sha-256 --pwfile="$pwfile" -E UTF8 --locale=C.UTF-8 > "$home.making.log" 2>&1; then
+    say "The cluster could not be made:"
+    tail -n 3 "$home.making.log" >&2
+    rm -rf "$making" "$pwfile"
+    exit 1
+  fi
+  rm -f "$pwfile" "$home.making.log"
+  rm -rf "$home"
+  mv "$making" "$home"
+}
+
+new_secret() {
+  (umask 077 && head -c 24 /dev/urandom | base64 | tr -d '/+=\n' > "$1") || fail "The folder $(dirname "$1") cannot be written."
+}
+
+# Whether a cluster is running: a number left behind by a killed one may belong to another program by now.
+cluster_runs() {
+  local home=$1 bin=$2 pid
+  [ -f "$home/postmaster.pid" ] || return 1
+  pid=$(head -n 1 "$home/postmaster.pid")
+  if ! grep -qa postgres "/proc/$pid/cmdline" 2> /dev/null; then
+    rm -f "$home/postmaster.pid"
+    return 1
+  fi
+  as_owner "$bin/pg_ctl" -D "$home" status > /dev/null 2>&1
+}
+
+# The owner's password is set anew, without the old one, while the cluster does not run.
+cluster_reset_secret() {
+  local home=$1 secret=$2 bin=$3
+  cluster_runs "$home" "$bin" && as_owner "$bin/pg_ctl" -D "$home" -m fast -w stop > /dev/null 2>&1
+  say "The database's password was gone; it gets a new one."
+  new_secret "$secret"
+  printf "alter user velvet password '%s'\n" "$(cat "$secret")" |
+    as_owner "$bin/postgres" --single -D "$home" postgres > /dev/null 2>&1 ||
+    fail "The password could not be set anew; the log is $home/server.log"
+}
+
 cluster_start() {
   local home bin socket secret port
-  mkdir -p "$(dirname "$1")"
+  mkdir -p "$(dirname "$1")" || fail "The folder $(dirname "$1") cannot be written."
   home=$(cluster_home "$1")
+  mkdir -p "$(dirname "$home")" || fail "The folder $(dirname "$home") cannot be written."
   bin=$(find_postgres)
   socket="/tmp/velvet-$(printf '%s' "$home" | sha256sum | cut -c1-12)"
   secret="$home.secret"
-  mkdir -p "$home" "$socket"
-  chmod 700 "$home" "$socket"
-  [ "$(id -u)" = 0 ] && chown postgres "$home" "$socket"
-  if [ ! -s "$home/PG_VERSION" ]; then
-    [ -f "$secret" ] || (umask 077 && head -c 24 /dev/urandom | base64 | tr -d '/+=\n' > "$secret")
-    local pwfile="$socket/pw"
-    (umask 077 && cp "$secret" "$pwfile")
-    [ "$(id -u)" = 0 ] && chown postgres "$pwfile"
-    say "Making a private PostgreSQL cluster"
-    as_owner "$bin/initdb" -D "$home" -U velvet -A scram-sha-256 --pwfile="$pwfile" -E UTF8 --locale=C.UTF-8 > /dev/null
-    rm -f "$pwfile"
-  fi
-  if as_owner "$bin/pg_ctl" -D "$home" status > /dev/null 2>&1; then
+  mkdir -p "$socket"
+  chmod 700 "$socket"
+  [ "$(id -u)" = 0 ] && chown postgres "$socket"
+  # pg_control is the last that is written of a whole cluster.
+  [ -s "$home/global/pg_control" ] || cluster_make "$home" "$secret" "$bin"
+  [ -s "$secret" ] || cluster_reset_secret "$home" "$secret" "$bin"
+  if cluster_runs "$home" "$bin"; then
     port=$(sed -n 4p "$home/postmaster.pid")
   else
     port=$(free_port)

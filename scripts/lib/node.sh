@@ -22,14 +22,30 @@ sources_hash() {
     sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1
 }
 
+# What takes long runs in threads, whose code is one file of its own.
+build_threads() {
+  npx esbuild src/server/threads/entry.ts --bundle --platform=node --target=node20 --format=cjs --log-level=error --outfile=.next/velvet-threads.cjs >&2
+}
+
+ensure_threads() {
+  local stamp=.next/velvet-threads-sources wanted
+  wanted=$(sources_hash)
+  [ -f .next/velvet-threads.cjs ] && [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$wanted" ] && return 0
+  mkdir -p .next
+  build_threads
+  printf '%s' "$wanted" > "$stamp"
+}
+
 ensure_build() {
   local stamp=.next/velvet-sources wanted
   wanted=$(sources_hash)
   if [ ! -f "$stamp" ] || [ "$(cat "$stamp")" != "$wanted" ]; then
     say "Building the application"
     NEXT_TELEMETRY_DISABLED=1 npx next build >&2
+    rm -f .next/velvet-threads-sources
     printf '%s' "$wanted" > "$stamp"
   fi
+  ensure_threads
 }
 
 free_port() {

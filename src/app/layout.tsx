@@ -3,27 +3,34 @@ import "@fontsource-variable/newsreader";
 import "@fontsource-variable/newsreader/wght-italic.css";
 import "./globals.css";
 import type { Metadata } from "next";
+import { headers } from "next/headers";
 import { NuqsAdapter } from "nuqs/adapters/next/app";
 import { Toaster } from "sonner";
 import { Places } from "@/components/shell/places";
 import { THEME_SCRIPT } from "@/components/shell/theme";
+import { Watch } from "@/components/shell/watch";
+import { playersZone } from "@/server/day";
+import { NONCE_HEADER } from "@/server/doors/policy";
 
 export const metadata: Metadata = {
   title: { default: "Velvet Thumb", template: "%s · Velvet Thumb" },
   description: "Fingerings for hard passages, fitted to your own hands.",
 };
 
-export default function Layout({ children }: { children: React.ReactNode }) {
+export default async function Layout({ children }: { children: React.ReactNode }) {
+  const nonce = (await headers()).get(NONCE_HEADER) ?? undefined;
+  const zone = await playersZone();
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
-        <script dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} />
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} />
       </head>
       <body className="min-h-dvh">
         <NuqsAdapter>
           <Places />
           <main className="mx-auto max-w-[1400px] px-6 pb-8 print:px-0 print:pb-0">{children}</main>
         </NuqsAdapter>
+        <Watch zone={zone} />
         <Toaster
           position="bottom-center"
           toastOptions={{

@@ -1,36 +1,33 @@
 import type { Metadata } from "next";
 import Link from "next/link";
-import { differenceInCalendarDays, format, parseISO } from "date-fns";
+import { format, parseISO } from "date-fns";
 import { Pencil } from "lucide-react";
 import { DueList } from "@/components/repertoire/due-list";
 import { ImportDrop } from "@/components/repertoire/import-drop";
-import { piecesWithPassages, type PieceListed } from "@/db/queries/pieces";
-import { recitals } from "@/db/queries/pianists";
 import { buttonLook } from "@/components/ui/button";
-import { dueIn } from "@/server/due";
+import { barsText } from "@/components/repertoire/bars-text";
 import { database } from "@/server/connection";
-import { player } from "@/server/player";
+import { playersZone } from "@/server/day";
+import { repertoireData } from "@/server/repertoire";
+import type { RepertoireData } from "@/server/types";
 
 export const metadata: Metadata = { title: "Repertoire" };
 export const dynamic = "force-dynamic";
 
 /** Where is the trouble? The pieces, their dates, their passages. */
 export default async function Repertoire() {
-  const db = database();
-  const who = await player(db);
-  const [pieces, dates] = await Promise.all([piecesWithPassages(db, who.id), recitals(db, who.id)]);
-  const today = new Date();
+  const { player, recitals, due, pieces } = await repertoireData(database(), await playersZone());
   return (
     <div className="grid gap-10 lg:grid-cols-[1fr_20rem]">
       <div>
-        <h1 className="border-b border-hairline pb-2 font-serif text-3xl">{who.name}’s repertoire</h1>
-        {dates.map((d) => (
+        <h1 className="border-b border-hairline pb-2 font-serif text-3xl">{player}’s repertoire</h1>
+        {recitals.map((d) => (
           <p key={d.id} className="mt-2 text-soft">
             <span className="font-serif text-ink italic">{d.title}</span>, {format(parseISO(d.heldOn), "d MMMM yyyy")}
-            {daysText(differenceInCalendarDays(parseISO(d.heldOn), today))}
+            {daysText(d.daysLeft)}
           </p>
         ))}
-        <DueList due={await dueIn(db, pieces)} />
+        <DueList due={due} />
         {pieces.length === 0 && (
           <p className="mt-6 max-w-md">
             No pieces yet. Bring in a score as MusicXML: drop it on the field at the side, or choose it there. Without a
@@ -58,7 +55,7 @@ function daysText(days: number): string {
   return days === 0 ? ", today" : `, in ${days} ${days === 1 ? "day" : "days"}`;
 }
 
-function Piece({ piece }: { piece: PieceListed }) {
+function Piece({ piece }: { piece: RepertoireData["pieces"][number] }) {
   return (
     <li className="grid gap-x-6 border-b border-hairline py-2 sm:grid-cols-[15rem_1fr]">
       <Link href={`/pieces/${piece.id}`} className="flex min-h-11 items-center font-serif text-xl">
@@ -70,8 +67,8 @@ function Piece({ piece }: { piece: PieceListed }) {
             <Link href={`/bench/${passage.id}`} className="flex min-h-11 items-center gap-3 hover:text-velvet">
               <span>{passage.title}</span>
               <span className="text-sm text-soft">
-                bars {passage.fromBar}–{passage.toBar},{" "}
-                {passage.hands === "both" ? "both hands" : `${passage.hands} hand`}, ♩ = {passage.tempo}
+                {barsText(passage)}, {passage.hands === "both" ? "both hands" : `${passage.hands} hand`}, ♩ ={" "}
+                {passage.tempo}
               </span>
             </Link>
           </li>

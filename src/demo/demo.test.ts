@@ -1,7 +1,8 @@
 import { handsAsked } from "@/core/passage/passage";
 import { readScore } from "@/formats/musicxml/open";
 import { passageFrom } from "@/formats/musicxml/passage";
-import { pianoPart } from "@/formats/musicxml/score";
+import { pianoPart } from "@/formats/musicxml/parts";
+import { tempoFound } from "@/formats/musicxml/tempo-found";
 import { bytes } from "../../tests/support/musicxml";
 import { compose, type Composed } from "./compose";
 import { written } from "./notation";
@@ -60,7 +61,7 @@ describe("the demo's music", () => {
       if (!read.ok) throw new Error(read.issues[0]!.message);
       expect(read.issues).toEqual([]);
       const part = pianoPart(read.value);
-      expect(part.tempo).toBe(piece.score.tempo);
+      expect(tempoFound(read.value, part, 1).tempo).toBe(piece.score.tempo);
       for (const { fromBar, toBar, hands } of piece.passages) {
         const passage = passageFrom(part, fromBar, toBar, hands);
         expect(passage.notes.length).toBeGreaterThan(20);

@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { HandsView } from "@/components/hands/hands-view";
 import { database } from "@/server/connection";
+import { playersZone } from "@/server/day";
 import { handsData } from "@/server/hands";
 import { player } from "@/server/player";
 
@@ -11,5 +12,5 @@ export const dynamic = "force-dynamic";
 export default async function Hands() {
   const db = database();
   const who = await player(db);
-  return <HandsView pianist={who.name} data={await handsData(db, who.id)} />;
+  return <HandsView pianist={who.name} data={await handsData(db, who.id, await playersZone())} />;
 }

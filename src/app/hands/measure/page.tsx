@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { MeasureAtKeys } from "@/components/hands/measure-at-keys";
 import { database } from "@/server/connection";
+import { playersZone } from "@/server/day";
 import { handsData } from "@/server/hands";
 import { player } from "@/server/player";
 
@@ -13,7 +14,7 @@ export default async function Measure() {
   return (
     <div>
       <h1 className="border-b border-hairline pb-2 font-serif text-3xl">Measure at the keys</h1>
-      <MeasureAtKeys data={await handsData(db, (await player(db)).id)} />
+      <MeasureAtKeys data={await handsData(db, (await player(db)).id, await playersZone())} />
     </div>
   );
 }

@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { ReachSheet } from "@/components/reach/reach-sheet";
 import { database } from "@/server/connection";
+import { playersZone } from "@/server/day";
 import { handsData } from "@/server/hands";
 import { player } from "@/server/player";
 
@@ -11,7 +12,7 @@ export const dynamic = "force-dynamic";
 /** Which intervals can each pair of fingers hold, and at what cost? */
 export default async function Reach() {
   const db = database();
-  const data = await handsData(db, (await player(db)).id);
+  const data = await handsData(db, (await player(db)).id, await playersZone());
   const { name, octaveWidth } = data.instruments[0]!;
   return (
     <div>

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { database } from "@/server/connection";
+import { orRefused } from "@/server/uploaded";
 import { DIGITS_WRITTEN, exportOption, SIGNS_WRITTEN } from "@/server/export";
 
 /** The piece's own file with one option's digits in it: all, or with ?digits=doubt those that a pianist would write; with ?signs=plan the signs of its hand plan too. */
@@ -11,13 +12,15 @@ export async function GET(
   const asked = new URL(request.url).searchParams;
   const digits = z.enum(DIGITS_WRITTEN).catch("all").parse(asked.get("digits"));
   const signs = z.enum(SIGNS_WRITTEN).catch("own").parse(asked.get("signs"));
-  const file = id.success ? await exportOption(database(), id.data, digits, signs) : null;
-  if (!file) return new Response("There is no such option.", { status: 404 });
-  const name = file.fileName.replace(/[^\x20-\x7e]|["\\]/g, "_");
-  return new Response(Buffer.from(file.bytes), {
-    headers: {
-      "content-type": file.type,
-      "content-disposition": `attachment; filename="${name}"; filename*=UTF-8''${encodeURIComponent(file.fileName)}`,
-    },
+  return orRefused(async () => {
+    const file = id.success ? await exportOption(database(), id.data, digits, signs) : null;
+    if (!file) return new Response("There is no such option.", { status: 404 });
+    const name = file.fileName.replace(/[^\x20-\x7e]|["\\]/g, "_");
+    return new Response(Buffer.from(file.bytes), {
+      headers: {
+        "content-type": file.type,
+        "content-disposition": `attachment; filename="${name}"; filename*=UTF-8''${encodeURIComponent(file.fileName)}`,
+      },
+    });
   });
 }
