@@ -29,6 +29,8 @@ module.exports = {
     only("workers-know-no-screen", "^src/worker/", "^src/(worker|formats|core)/"),
     only("server-knows-no-screen", "^src/server/", "^src/(server|db|formats|core|demo)/"),
     only("screens-go-through-the-server", "^src/components/", "^src/(components|worker|core|server/(types|actions))"),
+    only("pages-go-through-the-server", "^src/app/", "^src/(app|components|server|core)/"),
+    only("the-door-knows-doors", "^src/proxy\\.ts$", "^src/(proxy\\.ts|server/doors/)"),
     {
       name: "no-react-below-screens",
       severity: "error",

@@ -7,7 +7,7 @@ import { ImportDrop } from "@/components/repertoire/import-drop";
 import { buttonLook } from "@/components/ui/button";
 import { barsText } from "@/components/repertoire/bars-text";
 import { database } from "@/server/connection";
-import { playersZone } from "@/server/day";
+import { playersZone } from "@/server/players-zone";
 import { repertoireData } from "@/server/repertoire";
 import type { RepertoireData } from "@/server/types";
 

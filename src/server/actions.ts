@@ -2,6 +2,7 @@
 
 import { revalidatePath } from "next/cache";
 import type { FingeringWishes } from "@/core/fingering/wishes";
+import { isSame } from "@/core/merge";
 import type { PlanMarks } from "@/core/motion/plan-marks";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { Day } from "@/core/time/days";
@@ -126,7 +127,10 @@ export async function wish(asked: unknown): Promise<Answer<WholeKept<FingeringWi
 }
 
 export async function keepPlan(asked: unknown): Promise<Answer<WholeKept<PlanMarks>>> {
-  return answering(PlanMarksAsked, asked, ({ db }, given) => markPlan(db, given));
+  const answer = await answering(PlanMarksAsked, asked, ({ db }, given) => markPlan(db, given));
+  // Where the tune lies bears on the passage itself; signs and words do not.
+  const tune = PlanMarksAsked.safeParse(asked).data;
+  return tune && !isSame(tune.before.tune, tune.after.tune) ? refreshed(answer) : answer;
 }
 
 export async function giveHands(asked: unknown): Promise<Answer<WholeKept<HandsTaken>>> {

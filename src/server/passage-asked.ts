@@ -1,7 +1,7 @@
 import { cache } from "react";
 import { z } from "zod";
 import { database } from "./connection";
-import { playersZone } from "./day";
+import { playersZone } from "./players-zone";
 import { passageData } from "./passages";
 import type { PassageData } from "./types";
 

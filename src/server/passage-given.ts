@@ -1,4 +1,6 @@
 import type { StudyData } from "@/core/fingering/study-data";
+import type { PlanMarks } from "@/core/motion/plan-marks";
+import type { Tune } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
 import { fingeringsOf, type FingeringKept } from "@/db/queries/fingerings";
 import { passageById, remediesOf } from "@/db/queries/passages";
@@ -15,6 +17,11 @@ export interface PassageGiven {
   readonly music: PassageMusic;
   readonly study: StudyData;
   readonly options: readonly FingeringKept[];
+}
+
+/** Where the player has marked the tune: every search, price and remedy knows it. */
+function tuneIn({ tune }: PlanMarks): { readonly tune?: Tune } {
+  return tune === null ? {} : { tune };
 }
 
 /**
@@ -39,7 +46,7 @@ export async function passageGiven(db: Db, id: string): Promise<PassageGiven | n
     piece,
     music: music.value,
     study: {
-      passage: { ...music.value.passage, remedies, taken: found.taken },
+      passage: { ...music.value.passage, ...tuneIn(found.planMarks), remedies, taken: found.taken },
       hands,
       octaveWidth: instrument!.octaveWidth,
       manner: { tempo, touch, pedal },

@@ -53,15 +53,12 @@ function titleFromName(name: string): string {
 
 /** A name out of a file as it can be kept: one line, without what cannot be seen, of at most 120 letters. */
 function cleaned(name: string): string {
-  return (
-    name
-      .toWellFormed()
-      // eslint-disable-next-line no-control-regex
-      .replace(/[\u0000-\u001f\u007f-\u009f]+/g, " ")
-      .trim()
-      .slice(0, 120)
-      .toWellFormed()
-  );
+  return name
+    .toWellFormed()
+    .replace(/[\u0000-\u001f\u007f-\u009f]+/g, " ")
+    .trim()
+    .slice(0, 120)
+    .toWellFormed();
 }
 
 export const PartAsked = z.object({ pieceId: z.uuid(), partId: z.string().min(1).max(200) });

@@ -6,7 +6,8 @@ import { WATCHED_IDS } from "@/core/motion/watch";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
-import { changeWhole } from "@/db/queries/passage-changes";
+import { bearsOnDigits, changeWhole, type Changed } from "@/db/queries/passage-changes";
+import { follow } from "./follow";
 import { GONE } from "./gone";
 import { NoteName } from "./options";
 import { text } from "./text";
@@ -56,6 +57,11 @@ export const PlanMarksAsked = z.object({
   after: Marks,
 });
 
+/** Lets options follow where the tune lies now. */
+export async function followTune(db: Db, passageId: string, marks: Changed<"planMarks">): Promise<void> {
+  if (bearsOnDigits(marks, "planMarks")) await follow(db, passageId, "asked");
+}
+
 /** Keeps what the player has made of the plan of a passage; what another window changed meanwhile stays. */
 export async function markPlan(
   db: Db,
@@ -68,5 +74,6 @@ export async function markPlan(
 ): Promise<Answer<WholeKept<PlanMarks>>> {
   const marks = await changeWhole(db, id, passageId, "planMarks", { before, after });
   if (!marks) return GONE;
+  await followTune(db, passageId, marks);
   return { ok: true, value: { is: marks.is, options: await fingeringsOf(db, passageId) } };
 }

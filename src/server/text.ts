@@ -1,7 +1,6 @@
 import { z } from "zod";
 
 /** Characters that no text of a player needs and that databases, files or screens cannot bear. Line breaks and tabs may stay. */
-// eslint-disable-next-line no-control-regex
 const UNSEEN = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufffe\uffff]/;
 
 /** A text as a player writes it, without space around it; what cannot be kept is refused. @param most letters, and what is said past them */

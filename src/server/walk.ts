@@ -7,6 +7,7 @@ import { GONE } from "./gone";
 import { answered } from "./options";
 import { passageGiven } from "./passage-given";
 import { inThread } from "./threads/pool";
+import { followTune } from "./plan-marks";
 import type { Answer, Walked } from "./types";
 import { followTaken, followWishes } from "./wishes";
 
@@ -80,7 +81,10 @@ async function walkWhole(db: Db, id: string, change: LoggedChange, way: "undo" |
       if (changed) await followTaken(db, passageId, changed);
       return changed !== null;
     }
-    case "planMarks":
-      return (await walkChange(db, id, { ...change, what }, way)) !== null;
+    case "planMarks": {
+      const changed = await walkChange(db, id, { ...change, what }, way);
+      if (changed) await followTune(db, passageId, changed);
+      return changed !== null;
+    }
   }
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { HandsView } from "@/components/hands/hands-view";
 import { database } from "@/server/connection";
-import { playersZone } from "@/server/day";
+import { playersZone } from "@/server/players-zone";
 import { handsData } from "@/server/hands";
 import { player } from "@/server/player";
 

@@ -74,6 +74,11 @@ export interface OptionsGestures {
   keepMine(): void;
 }
 
+/** A change as the server is told of it. */
+function asSent({ id, fingeringId, seen, kind, noteId, finger, digits, pins, ruledOut }: Change): Omit<Change, "from"> {
+  return { id, fingeringId, seen, kind, noteId, finger, digits, pins, ruledOut };
+}
+
 /** ms to wait for the digits before the pin is shown alone. */
 const PATIENCE = 10;
 
@@ -118,8 +123,7 @@ export function optionsInHand(first: readonly OptionData[], world: OptionsWorld)
         }
         if (isInConflict(change.fingeringId) || !find(change.fingeringId)) return { ok: true, value: null };
         const version = onVersion ?? find(change.fingeringId)?.version ?? change.seen;
-        const { from: _, ...asked } = whole;
-        return world.change({ ...asked, onVersion: version });
+        return world.change({ ...asSent(whole), onVersion: version });
       })
       .then((answer) => answered(whole ?? change, answer));
   };

@@ -1,11 +1,13 @@
 "use client";
 
+import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
 
 /** Asks for the passphrase, where Velvet Thumb answers to other machines. */
 export function Door() {
+  const router = useRouter();
   const [said, say] = useState("");
   const [busy, setBusy] = useState(false);
   const [complaint, complain] = useState<string | undefined>();
@@ -15,7 +17,7 @@ export function Door() {
     try {
       const headers = { "content-type": "application/json" };
       const answer = await fetch("/door/knock", { method: "POST", headers, body: JSON.stringify({ said }) });
-      if (answer.ok) return window.location.assign("/");
+      if (answer.ok) return router.replace("/");
       complain(((await answer.json()) as { message: string }).message);
     } catch {
       complain("The server does not answer.");

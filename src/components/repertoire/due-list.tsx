@@ -29,7 +29,7 @@ export function DueList({ due }: { due: readonly DueData[] }) {
 
 function dueText({ standing, option }: DueData): string {
   if (standing.state === "taken")
-    return `${option ?? "the fingering taken"} to be looked at again after ${standing.practised} practice days`;
+    return `${option ?? "the fingering taken"} to be looked at again after ${standing.practised} practice ${standing.practised === 1 ? "day" : "days"}`;
   const { daysLeft, decideOn } = standing;
   if (daysLeft < 0) return `was to be decided by ${format(parseISO(decideOn), "d MMMM")}`;
   return daysLeft === 0 ? "to be decided today" : `to be decided in ${daysLeft} ${daysLeft === 1 ? "day" : "days"}`;

@@ -33,7 +33,7 @@ describe("digits on the score", () => {
   it("stand over a bar number that is in their way, and nowhere else for one that is not", () => {
     const notes = [note("last", 72, "0", "1"), note("next", 74, "1", "1")];
     const free = places({ last: { x: 200, top: 60 }, next: { x: 230, top: 60 } });
-    const numbered = { ...free, barNumbers: [{ left: 203, right: 212, top: 32, bottom: 44 }] };
+    const numbered = { ...free, signs: [{ left: 203, right: 212, top: 32, bottom: 44 }] };
     const [usual] = placeDigits(free, notes, [layer({ last: 1, next: 2 })]);
     const [last, next] = placeDigits(numbered, notes, [layer({ last: 1, next: 2 })]);
     expect(last!.y).toBeLessThan(32);

@@ -58,9 +58,20 @@ export function placeDigits(
     const spots = group.map((n) => places.notes.get(n.id)!);
     const x = spots.reduce((sum, s) => sum + s.x, 0) / spots.length;
     const staff = places.staves[Math.min(group[0]!.staff, places.staves.length) - 1];
+    const reach = size * (1 + (group.length * layers.length - 1));
     const edge = above
-      ? overNumbers(places, { x, size, edge: Math.min(...spots.map((s) => s.top), staff?.top ?? Infinity) - CLEAR })
-      : Math.max(...spots.map((s) => s.bottom), staff?.bottom ?? -Infinity) + CLEAR + size * DIGIT_HEIGHT;
+      ? overSigns(places, {
+          x,
+          size,
+          reach,
+          edge: Math.min(...spots.map((s) => s.top), staff?.top ?? Infinity) - CLEAR,
+        })
+      : underSigns(places, {
+          x,
+          size,
+          reach,
+          edge: Math.max(...spots.map((s) => s.bottom), staff?.bottom ?? -Infinity) + CLEAR + size * DIGIT_HEIGHT,
+        });
     const outward = above ? group : [...group].reverse();
     layers.forEach((layer, depth) => {
       const { name, fingering, pins, marked, printed, changed, written } = layer;
@@ -85,16 +96,38 @@ export function placeDigits(
   return placed;
 }
 
-/** The edge from which digits stack upwards, over a bar number that stands in their way. */
-function overNumbers(
-  { barNumbers = [] }: LinePlaces,
-  { x, size, edge }: { readonly x: number; readonly size: number; readonly edge: number },
-): number {
+/** A stack of digits as it would stand: where it begins, and how far it goes outwards. All in px. */
+interface StackAt {
+  readonly x: number;
+  readonly size: number;
+  readonly reach: number;
+  readonly edge: number;
+}
+
+/** px between a digit and a sign that it goes past. */
+const PAST = 2;
+
+/** The edge from which digits stack upwards, over whatever stands in their way: the nearest is passed first. */
+function overSigns({ signs = [] }: LinePlaces, { x, size, reach, edge: from }: StackAt): number {
+  let edge = from;
+  const near = signs.filter((sign) => isNear(sign, x, size)).sort((a, b) => b.bottom - a.bottom);
+  for (const { top, bottom } of near) if (edge > top && edge - reach < bottom) edge = top - PAST;
+  return edge;
+}
+
+/** The same downwards; the edge is the line that the first digit stands on. */
+function underSigns({ signs = [] }: LinePlaces, { x, size, reach, edge: from }: StackAt): number {
+  let edge = from;
+  const near = signs.filter((sign) => isNear(sign, x, size)).sort((a, b) => a.top - b.top);
+  for (const { top, bottom } of near)
+    if (edge - size * DIGIT_HEIGHT < bottom && edge - size * DIGIT_HEIGHT + reach > top)
+      edge = bottom + PAST + size * DIGIT_HEIGHT;
+  return edge;
+}
+
+function isNear({ left, right }: { readonly left: number; readonly right: number }, x: number, size: number): boolean {
   const half = size * DIGIT_WIDTH;
-  const inTheWay = barNumbers.filter(
-    ({ left, right, top, bottom }) => x + half > left && x - half < right && edge > top && edge - size < bottom,
-  );
-  return Math.min(edge, ...inTheWay.map(({ top }) => top - 2));
+  return x + half > left && x - half < right;
 }
 
 interface Stack {

@@ -7,8 +7,8 @@ export interface LinePlaces {
   readonly notes: ReadonlyMap<NoteId, NotePlace>;
   /** Top and bottom of each staff, upper first. */
   readonly staves: readonly { readonly top: number; readonly bottom: number }[];
-  /** Where bar numbers stand; none where not said. */
-  readonly barNumbers?: readonly Box[];
+  /** Where bar numbers, words and other signs stand beside the notes; none where not said. */
+  readonly signs?: readonly Box[];
 }
 
 export interface Box {
@@ -49,9 +49,12 @@ export function readPlaces(line: HTMLElement, ids: readonly NoteId[]): LinePlace
       stemUp: hasStem ? stem.top + stem.height / 2 < head.top + head.height / 2 : null,
     });
   }
-  const barNumbers = [...line.querySelectorAll("g.mNum")].map((number) => within(number, frame));
-  return { width: frame.width, height: frame.height, notes, staves: staffPlaces(line, frame), barNumbers };
+  const signs = [...line.querySelectorAll(BESIDE_NOTES)].map((sign) => within(sign, frame));
+  return { width: frame.width, height: frame.height, notes, staves: staffPlaces(line, frame), signs };
 }
+
+/** What the engraver puts over and under the staves, by its classes. */
+const BESIDE_NOTES = "g.mNum, g.dir, g.tempo, g.dynam, g.hairpin, g.octave, g.verse, g.harm, g.reh";
 
 function within(element: Element, frame: DOMRect): Box {
   const { left, right, top, bottom } = element.getBoundingClientRect();

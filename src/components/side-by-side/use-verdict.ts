@@ -57,7 +57,8 @@ export function useVerdict(data: PassageData, author: string): VerdictInHand {
     [place, pending, passageId],
   );
   useEffect(() => {
-    for (const event of pending.all()) void sendEvent(event);
+    const left = pending.all();
+    queueMicrotask(() => left.forEach((event) => void sendEvent(event)));
   }, [pending, sendEvent]);
 
   return {

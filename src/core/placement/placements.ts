@@ -76,20 +76,21 @@ function lowestOf(holds: readonly Hold[], most: number): number {
 
 /**
  * One number for finger set, lowest pitch class and intervals; -1 when a finger is on two keys. The outermost keys
- * of the keyboard have one open side, so that a set on them is like no other.
+ * of the keyboard have one open side each, so that a set on either is like no other.
  */
 function codeOf(holds: readonly Hold[], more: readonly Hold[], lowest: number): number {
   let code = 0;
   let used = 0;
-  let outermost = false;
+  let end = 0;
   for (let list = holds; ; list = more) {
     for (const { finger, key } of list) {
       if (used & (1 << finger)) return -1;
       used |= 1 << finger;
-      outermost ||= isOutermost(key);
+      if (key === KEYBOARD.lowestKey) end |= 1;
+      else if (key === KEYBOARD.highestKey) end |= 2;
       code += (key - lowest + 1) * RADIX[finger - 1]!;
     }
-    if (list === more) return code * 24 + (lowest % 12) + (outermost ? 12 : 0);
+    if (list === more) return code * 48 + (lowest % 12) + 12 * end;
   }
 }
 

@@ -1,8 +1,10 @@
+import { tuneOf } from "../passage/passage";
 import { pitchClass } from "../keyboard/pitch";
 import type { Down, Predicament } from "./predicament";
 
-/** The tune: the highest key that either hand has down. */
-export function isTune(down: Down, { down: own, other }: Predicament): boolean {
+/** The tune: what the player has marked as such, or where nothing is marked the highest key that either hand has down. */
+export function isTune(down: Down, { down: own, other, study: { passage } }: Predicament): boolean {
+  if (passage.tune !== undefined && tuneOf(passage).has(down.note.id)) return true;
   return [...own, ...other].every((d) => d.key <= down.key);
 }
 

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { and, desc, eq } from "drizzle-orm";
+import { and, desc, eq, sql } from "drizzle-orm";
 import { SIDES } from "@/core/hand/finger";
 import type { Db } from "../client";
 import { handMeasurement, instrument, noteMark, passage, piece, rest } from "../schema";
@@ -20,6 +20,7 @@ export async function basisOf(db: Db, passageId: string): Promise<string> {
       hands: passage.hands,
       taken: passage.taken,
       wishes: passage.wishes,
+      tune: sql<unknown>`${passage.planMarks}->'tune'`,
       tempo: passage.tempo,
       touch: passage.touch,
       pedal: passage.pedal,

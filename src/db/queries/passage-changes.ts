@@ -122,6 +122,12 @@ export async function walkChange<W extends What>(
   });
 }
 
+/** Whether options have something to follow: of the plan's marks only where the tune lies. */
+export function bearsOnDigits<W extends What>({ was, is }: Changed<W>, what: W): boolean {
+  if (what !== "planMarks") return true;
+  return !isSame((was as PlanMarks).tune, (is as PlanMarks).tune);
+}
+
 /** The log speaks of notes that are not there any more. */
 export async function forgetChanges(tx: Tx, passageId: string): Promise<void> {
   await tx.update(passageChange).set({ state: "set-aside" }).where(eq(passageChange.passageId, passageId));
@@ -140,6 +146,6 @@ async function merged<W extends What>(
     .update(passage)
     .set({ [what]: is })
     .where(eq(passage.id, passageId));
-  if (what !== "planMarks") await reviseInPlace(tx, passageId);
+  if (bearsOnDigits({ was, is }, what)) await reviseInPlace(tx, passageId);
   return { was, is };
 }

@@ -39,7 +39,12 @@ export async function piecesWithPassages(db: Db, pianistId: string): Promise<rea
   return pieces.map((p) => ({ ...p, passages: byPiece.get(p.id) ?? [] }));
 }
 
-const { source: _source, ...WITHOUT_SOURCE } = getTableColumns(piece);
+const WITHOUT_SOURCE = omitted(getTableColumns(piece));
+
+function omitted({ source, ...others }: ReturnType<typeof getTableColumns<typeof piece>>) {
+  void source;
+  return others;
+}
 
 /** A piece without the file it came in, which may be large. */
 export type PieceKept = Omit<typeof piece.$inferSelect, "source">;

@@ -193,7 +193,6 @@ function readNote(element: Element, bar: Growing, running: Running): string | nu
   if (pitch === null) return null;
   remarkOnOrnaments(element, bar);
   const ties = tiesOf(element);
-  const roll = rollOf(element);
   bar.heads.push({
     id: `b${bar.index}-s${staff}-v${voice}-n${order}` as NoteId,
     ...pitch,
@@ -207,11 +206,17 @@ function readNote(element: Element, bar: Growing, running: Running): string | nu
     tieStart: ties.includes("start"),
     tieStop: ties.includes("stop"),
     printed: printedDigit(element),
-    ...(roll && !grace ? { roll } : {}),
+    ...(grace ? {} : rolledAs(element)),
     ...characterOf(element, running.loudness.get(staff) ?? running.loudness.get(0)),
     element,
   });
   return null;
+}
+
+/** How a note is rolled, where it is. */
+function rolledAs(element: Element): Pick<NoteHead, "roll"> {
+  const roll = rollOf(element);
+  return roll ? { roll } : {};
 }
 
 function staffOf(element: Element, bar: Growing): number {

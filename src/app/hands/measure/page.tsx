@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { MeasureAtKeys } from "@/components/hands/measure-at-keys";
 import { database } from "@/server/connection";
-import { playersZone } from "@/server/day";
+import { playersZone } from "@/server/players-zone";
 import { handsData } from "@/server/hands";
 import { player } from "@/server/player";
 

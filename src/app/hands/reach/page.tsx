@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { ReachSheet } from "@/components/reach/reach-sheet";
 import { database } from "@/server/connection";
-import { playersZone } from "@/server/day";
+import { playersZone } from "@/server/players-zone";
 import { handsData } from "@/server/hands";
 import { player } from "@/server/player";
 
