@@ -1,9 +1,9 @@
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { explain } from "@/cli/explain";
 import { finger } from "@/cli/finger";
-import { noteXml, scoreXml } from "./support/musicxml";
+import { noteXml, partsXml, scoreXml } from "./support/musicxml";
 
 /** The same words, answered in JSON. */
 const json = (args: readonly string[]): readonly string[] => (args.includes("--json") ? args : [...args, "--json"]);
@@ -266,5 +266,100 @@ describe("velvet -- explain", () => {
   it("refuses what finger refuses", () => {
     expect(explained(scale, "--hand", "third").code).toBe(1);
     expect(explained("--hand", "right").code).toBe(1);
+  });
+});
+
+describe("velvet, read by a person", () => {
+  const read = (...args: string[]): { code: number; lines: string[]; told: string[] } => {
+    const [lines, told]: [string[], string[]] = [[], []];
+    const code = finger(
+      args,
+      (line) => lines.push(line),
+      (line) => told.push(line),
+    );
+    return { code, lines, told };
+  };
+
+  it("gets help on the standard output, without an error", () => {
+    const { code, lines, told } = read("--help");
+    expect([code, told]).toEqual([0, []]);
+    expect(lines.join("\n")).toMatch(/--bars FROM-TO/);
+  });
+
+  it("gets a table with what was taken of the file, and every note with its digit", () => {
+    const { code, lines } = read(scale, "--hand", "right", "--options", "2");
+    expect(code).toBe(0);
+    expect(lines[1]).toBe("part P1 (Piano), 96 quarter notes a minute (assumed: the file states none)");
+    expect(lines.find((line) => line.startsWith("! "))).toMatch(/one staff/);
+    expect(lines.filter((line) => /^bar 1, beat .* (right|left) +[1-5] +[1-5]$/.test(line))).toHaveLength(4);
+  });
+
+  it.each([
+    [["--hand", "third"], "--hand: Say whose digits: right, left or both."],
+    [["--hand", "left", "--hand", "right"], "--hand is said twice."],
+    [["--hand", "left", "--tempo", "fast"], "--tempo: Say a tempo in quarter notes a minute, from 10 to 480."],
+    [["--hand", "left", "--wide", "yes"], "There is no word --wide."],
+    [["--hand"], "--hand wants a value after it."],
+  ])("is told plainly of %p", (words, sentence) => {
+    const { code, lines, told } = read(scale, ...words);
+    expect([code, lines]).toEqual([1, []]);
+    expect(told[0]!.split("\n")[0]).toBe(sentence);
+  });
+
+  it.each([
+    ["no-such-file.xml", "There is no such file."],
+    [
+      "/dev/null",
+      "This is no file. A score that comes from another command is named - and read from the standard input.",
+    ],
+  ])("is told plainly why %s cannot be read", (name, sentence) => {
+    expect(read(name, "--hand", "right")).toMatchObject({ code: 1, told: [`${name}: ${sentence}`] });
+  });
+});
+
+describe("velvet and a part of a file", () => {
+  const two = file(
+    "two.musicxml",
+    partsXml([
+      { name: "Glass harp", bars: ["C5", "D5", "E5"].map((p) => noteXml(p, { length: 48 })) },
+      { name: "Piano", bars: ["C4", "D4", "E4"].map((p) => noteXml(p, { length: 48 })) },
+    ]),
+  );
+  const midi = (...args: string[]) => run(two, "--hand", "right", ...args).lines[0]!.notes.map((n) => n.midi);
+
+  it("takes the part and the bars that are asked for, and says what there is otherwise", () => {
+    expect(midi()).toEqual([60, 62, 64]);
+    expect(midi("--part", "P1", "--bars", "2-3")).toEqual([74, 76]);
+    expect(midi("--bars", "3")).toEqual([64]);
+    const error = (...args: string[]) => run(two, "--hand", "right", ...args).lines[0]!.error;
+    expect(error("--part", "P9")).toBe("--part P9: the file has no such part; it has P2, P1.");
+    expect(error("--bars", "2-9")).toBe("--bars 2-9: the part has bars 1 to 3.");
+    expect(error("--tune", "7")).toMatch(/^--tune 7: there is no such voice; there is 1/);
+  });
+
+  it("says in every line what it took: tempo, where from, part and remarks", () => {
+    const marked = file(
+      "marked.musicxml",
+      scoreXml([`<sound tempo="72"/>${noteXml("C4")}${noteXml("C9")}${noteXml("C9")}`]),
+    );
+    const line = (...args: string[]) =>
+      run(marked, "--hand", "right", ...args).lines[0] as unknown as Record<string, unknown>;
+    expect(line()).toMatchObject({ tempo: 72, tempoFrom: "part P1, bar 1", part: "P1" });
+    expect(line("--tempo", "100")).toMatchObject({ tempo: 100, tempoFrom: "as asked" });
+    expect((line()["remarks"] as string[]).filter((words) => words.includes("not on the keyboard"))).toHaveLength(1);
+  });
+
+  it("does every score of a folder, and writes the digits of one", () => {
+    const inside = mkdtempSync(join(folder, "folder-"));
+    for (const name of ["b.musicxml", "a.musicxml", "notes.txt"])
+      writeFileSync(join(inside, name), scoreXml([noteXml("C4")]));
+    const { lines } = run(inside, "--hand", "right");
+    expect(lines.map((l) => l.file)).toEqual([join(inside, "a.musicxml"), join(inside, "b.musicxml")]);
+    const out = join(inside, "out.musicxml");
+    expect(run(lines[0]!.file, "--hand", "right", "--out", out).code).toBe(0);
+    expect(readFileSync(out, "utf8")).toMatch(/<fingering placement="above">[1-5]<\/fingering>/);
+    expect(run(inside, "--hand", "right", "--out", out).lines[0]!.error).toMatch(
+      /--out takes the fingering of one file/,
+    );
   });
 });

@@ -2,6 +2,7 @@ import { Readable } from "node:stream";
 import busboy from "busboy";
 import { LARGEST_FILE } from "@/formats/musicxml/open";
 import { refusalOf } from "./asking";
+import { stoppedAt } from "./doors/door";
 
 /** A file that came with a request, or why there is none. */
 export type Uploaded =
@@ -13,15 +14,23 @@ const MOST_MS = 120_000;
 
 /** The one file of a request, counted while it comes, whatever its headers claim. */
 export async function uploaded(request: Request): Promise<Uploaded> {
+  const stopped = await stoppedAt(request);
+  if (stopped) {
+    const closed = "The door is closed: say the passphrase first.";
+    const [message, status] = stopped.kind === "refused" ? [stopped.message, stopped.status] : [closed, 401];
+    return { ok: false, refusal: refused(message, status) };
+  }
   const type = request.headers.get("content-type") ?? "";
   if (!request.body || !type.startsWith("multipart/form-data")) return { ok: false, refusal: refused(NONE, 400) };
   const body = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
   const found = await fileIn(body, type);
-  // What still comes is not wanted.
-  body.destroy();
   if (typeof found === "object") return { ok: true, file: found };
   const [message, status] = REFUSALS[found];
-  return { ok: false, refusal: refused(message, status) };
+  // What still comes is not read: the connection ends with the answer.
+  body.unpipe();
+  const refusal = refused(message, status);
+  refusal.headers.set("connection", "close");
+  return { ok: false, refusal };
 }
 
 const NONE = "No file came with the request.";
@@ -40,6 +49,7 @@ function fileIn(body: Readable, type: string): Promise<Found> {
       clearTimeout(slow);
       resolve(found);
     };
+    let file: Found | null = null;
     let parser;
     try {
       const limits = { files: 1, fileSize: LARGEST_FILE + 1, fields: 4, fieldSize: 1000, parts: 6 };
@@ -54,10 +64,11 @@ function fileIn(body: Readable, type: string): Promise<Found> {
       stream.on("limit", () => done("large"));
       stream.on("end", () => {
         if (!stream.truncated)
-          done({ name: filename || "score.musicxml", bytes: new Uint8Array(Buffer.concat(parts)) });
+          file = { name: filename || "score.musicxml", bytes: new Uint8Array(Buffer.concat(parts)) };
       });
     });
-    parser.on("close", () => done("none"));
+    // With the last of the form: a request is read to its end.
+    parser.on("close", () => done(file ?? "none"));
     parser.on("error", () => done("none"));
     body.on("error", () => done("none"));
     body.pipe(parser);

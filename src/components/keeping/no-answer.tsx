@@ -10,7 +10,7 @@ export function NoAnswer() {
       role="status"
       className="fixed inset-x-0 bottom-0 z-50 border-t border-vermilion bg-paper px-6 py-2 text-sm text-vermilion print:hidden"
     >
-      Not kept yet: the server does not answer, trying again. What you did waits here.
+      The server does not answer. What you did waits here and is sent again.
     </p>
   );
 }

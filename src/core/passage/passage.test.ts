@@ -1,5 +1,6 @@
 import { note, passage } from "../../../tests/support/passages";
 import { tuneOf } from "./passage";
+import type { NoteRemedies } from "./remedied";
 
 describe("the tune", () => {
   const notes = [
@@ -21,5 +22,24 @@ describe("the tune", () => {
     expect([...tuneOf({ ...passage(voices), tune: { voice: "2" } })]).toEqual(["under", "above", "last"]);
     expect([...tuneOf({ ...passage(notes), tune: { notes: [notes[2]!.id] } })]).toEqual(["leaf"]);
     expect(tuneOf(passage(notes)).size).toBe(0);
+  });
+});
+
+describe("the tune of a rolled chord", () => {
+  const chord = [60, 64, 67, 72].map((key) => note(`k${key}`, key, "0", "2"));
+  const rolled = (upward: boolean): NoteRemedies =>
+    Object.fromEntries(
+      chord.map(({ id }, i) => [
+        id,
+        { kind: "roll", place: upward ? i - 3 : 3 - i, stepMs: 45, caught: true } as const,
+      ]),
+    );
+
+  it.each([
+    ["struck as one", {}],
+    ["rolled upward", rolled(true)],
+    ["rolled downward", rolled(false)],
+  ])("is its highest note alone, %s", (_how, remedies) => {
+    expect([...tuneOf({ ...passage(chord), tune: { top: true }, remedies })]).toEqual(["k72"]);
   });
 });

@@ -37,6 +37,23 @@ describe("answers kept", () => {
     expect(held).toBeGreaterThan(200);
   });
 
+  it("tell the lowest keys from the highest: each end of the keyboard has its own open side", () => {
+    const hand = handOfRulerSpan("right", 205);
+    const holds = (low: number): readonly Hold[] => [
+      { finger: 1, key: pitch(low) },
+      { finger: 2, key: pitch(low + 3) },
+    ];
+    // From A to C at either end: alike in fingers, pitch classes and intervals.
+    for (const [first, second] of [
+      [21, 105],
+      [105, 21],
+    ] as const) {
+      const kept = placementsOf(hand, FULL_SIZE);
+      kept.place(holds(first));
+      expect(kept.place(holds(second))).toEqual(placementsOf(hand, FULL_SIZE).place(holds(second)));
+    }
+  });
+
   it("are asked for once in twelve semitones", () => {
     const placements = placementsOf(handOfRulerSpan("right", 200), FULL_SIZE);
     const third = (key: number): Hold[] => [

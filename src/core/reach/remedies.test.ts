@@ -6,6 +6,8 @@ import { handOfRulerSpan } from "../hand/hand";
 import { playedNotes, type Passage } from "../passage/passage";
 import type { Note, NoteId } from "../passage/note";
 import { USUAL_ALLOWANCES, type Allowances } from "./allowances";
+import { fold } from "./remedies/fold";
+import { omit } from "./remedies/omit";
 import { predicamentAt, predicamentsOf } from "./predicament";
 import { remediesFor, withRemedies, type RemedyTried } from "./remedies-for";
 
@@ -194,5 +196,18 @@ describe("a passage as played", () => {
       ["s1o1n0", 72, "", 0],
     ]);
     expect(notesAsked(study)).not.toContain("s1o0n1");
+  });
+});
+
+describe("a tune that the player has marked", () => {
+  it("is not left out nor moved where the player has not allowed it, though another note lies higher", () => {
+    const study = chordStudy([48, 64, 76]);
+    const inner = id("s1o0n1");
+    const marked: Study = { ...study, passage: { ...study.passage, tune: { notes: [inner] } } };
+    const allows = { ...ALL, tuneAndBass: false };
+    const givesUp = (of: Study): boolean =>
+      [omit, fold].some((kind) => kind.propose(predicamentAt(of, FIRST)!, allows).some(({ notes }) => inner in notes));
+    expect(givesUp(study)).toBe(true);
+    expect(givesUp(marked)).toBe(false);
   });
 });

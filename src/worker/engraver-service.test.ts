@@ -1,0 +1,50 @@
+import { engraverService, type Toolkit } from "./engraver-service";
+
+function toolkit(pages = 1) {
+  const loaded: string[] = [];
+  let drawn = 0;
+  const made: Toolkit = {
+    setOptions: () => undefined,
+    resetXmlIdSeed: () => undefined,
+    loadData(music) {
+      loaded.push(music);
+      return music !== "broken";
+    },
+    getPageCount: () => pages,
+    renderToSVG: (page) => `${loaded.at(-1)} ${page} ${drawn++}`,
+  };
+  return { made, loaded, drawn: () => drawn };
+}
+
+const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+const asked = (music: string) => ({ music, width: 800, scale: 40, rows: 1 });
+
+describe("the engraver", () => {
+  it("draws of many questions for one place only the newest, and each place its own", async () => {
+    const { made, loaded } = toolkit();
+    const service = engraverService(Promise.resolve(made), breathe);
+    const answers = await Promise.all([
+      ...["a", "b", "c"].map((music) => service.engrave(asked(music), "page")),
+      service.engrave(asked("beside"), "other"),
+    ]);
+    expect(answers.map((lines) => lines?.[0] ?? null)).toEqual([null, null, "c 1 0", "beside 1 1"]);
+    expect(loaded).toEqual(["c", "beside"]);
+  });
+
+  it("gives up between lines what nobody wants any more", async () => {
+    const { made, drawn } = toolkit(100);
+    const service = engraverService(Promise.resolve(made), breathe);
+    const answer = service.engrave(asked("long"), "page");
+    for (let i = 0; i < 4; i++) await breathe();
+    service.leave("page");
+    expect(await answer).toBeNull();
+    expect(drawn()).toBeLessThan(50);
+  });
+
+  it("tells who asked that music cannot be engraved, and goes on", async () => {
+    const { made } = toolkit();
+    const service = engraverService(Promise.resolve(made), breathe);
+    await expect(service.engrave(asked("broken"), "page")).rejects.toThrow("could not be engraved");
+    expect(await service.engrave(asked("whole"), "page")).toEqual(["whole 1 0"]);
+  });
+});
