@@ -10,7 +10,8 @@ set +e
 DATA="$PWD/.test-data/cluster"
 RESULTS="$PWD/.test-data/results"
 rm -rf "$RESULTS" && mkdir -p "$RESULTS"
-trap 'cluster_stop "$DATA"' EXIT
+BROWSER=
+trap '[ -n "$BROWSER" ] && kill "$BROWSER" 2> /dev/null; cluster_stop "$DATA"' EXIT
 trap 'exit 130' INT TERM HUP
 own_cluster "$DATA"
 
@@ -24,14 +25,22 @@ step() {
 export NEXT_TELEMETRY_DISABLED=1
 say "== set-up"
 ensure_build
+step demo-data npx tsx scripts/prepare-database.ts --demo
+# The browser waits more than it computes: its tests run beside all others, on the demo's database.
+say "== browser tests, beside the others"
+(
+  VELVET_PORT=$(free_port)
+  export VELVET_PORT
+  exec npx playwright test
+) > "$RESULTS/browser.log" 2>&1 &
+BROWSER=$!
+say "== unit tests"
+npx jest --selectProjects unit screen --maxWorkers 1 --json --outputFile "$RESULTS/unit.json"
+say "== database tests"
+npx jest --selectProjects database --maxWorkers 1 --json --outputFile "$RESULTS/database.json"
 step types npm run -s typecheck
 step lint npm run -s lint
 step layers npm run -s layers
-say "== unit tests"
-npx jest --selectProjects unit screen --json --outputFile "$RESULTS/unit.json"
-say "== database tests"
-npx jest --selectProjects database --json --outputFile "$RESULTS/database.json"
-say "== browser tests"
-step demo-data npx tsx scripts/prepare-database.ts --demo
-VELVET_PORT=$(free_port) npx playwright test
+wait "$BROWSER"
+cat "$RESULTS/browser.log"
 npx tsx scripts/tally.ts "$RESULTS"

@@ -88,7 +88,7 @@ cluster_start() {
     port=$(sed -n 4p "$home/postmaster.pid")
   else
     port=$(free_port)
-    as_owner "$bin/pg_ctl" -D "$home" -w -t 60 -l "$home/server.log" -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories=$socket" start > /dev/null 9>&- ||
+    as_owner "$bin/pg_ctl" -D "$home" -w -t 60 -l "$home/server.log" -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories=$socket" start > /dev/null 2>&1 9>&- ||
       fail "PostgreSQL did not start; its log is $home/server.log"
   fi
   export DATABASE_URL="postgres://velvet:$(cat "$secret")@127.0.0.1:$port/postgres"

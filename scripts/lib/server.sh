@@ -2,7 +2,7 @@
 
 # Whether what answers at an address is this server: anything may listen on a port.
 is_ours() {
-  node -e 'fetch(process.argv[1]).then(r=>r.json()).then(a=>process.exit(a.name==="velvet-thumb"?0:1)).catch(()=>process.exit(1))' "$1" 2> /dev/null
+  node -e 'fetch(process.argv[1],{signal:AbortSignal.timeout(3000)}).then(r=>r.json()).then(a=>process.exit(a.name==="velvet-thumb"?0:1)).catch(()=>process.exit(1))' "$1" 2> /dev/null
 }
 
 # check_address HOST PORT: says what is wrong with them before anything is begun.
