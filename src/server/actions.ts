@@ -123,7 +123,7 @@ export async function remedy(asked: unknown): Promise<Answer<RemediesKept>> {
 }
 
 export async function wish(asked: unknown): Promise<Answer<WholeKept<FingeringWishes>>> {
-  return refreshed(await answering(WishesAsked, asked, ({ db }, given) => chooseWishes(db, given)));
+  return answering(WishesAsked, asked, ({ db }, given) => chooseWishes(db, given));
 }
 
 export async function keepPlan(asked: unknown): Promise<Answer<WholeKept<PlanMarks>>> {
@@ -138,11 +138,11 @@ export async function giveHands(asked: unknown): Promise<Answer<WholeKept<HandsT
 }
 
 export async function allowOtherHand(asked: unknown): Promise<Answer<null>> {
-  return refreshed(await answering(SharedMarkAsked, asked, ({ db }, given) => markShared(db, given)));
+  return answering(SharedMarkAsked, asked, ({ db }, given) => markShared(db, given));
 }
 
 export async function newTyped(asked: unknown): Promise<Answer<readonly OptionData[]>> {
-  return refreshed(await answering(TypedAsked, asked, ({ db }, given) => addTyped(db, given)));
+  return answering(TypedAsked, asked, ({ db }, given) => addTyped(db, given));
 }
 
 export async function keepFound(asked: unknown): Promise<Answer<readonly OptionData[]>> {
@@ -150,7 +150,7 @@ export async function keepFound(asked: unknown): Promise<Answer<readonly OptionD
 }
 
 export async function workOutAnew(asked: unknown): Promise<Answer<readonly OptionData[]>> {
-  return refreshed(await answering(ReworkAsked, asked, ({ db }, given) => reworkOptions(db, given)));
+  return answering(ReworkAsked, asked, ({ db }, given) => reworkOptions(db, given));
 }
 
 export async function playPart(asked: unknown): Promise<Answer<{ partId: string }>> {

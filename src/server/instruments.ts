@@ -1,7 +1,8 @@
-import { and, eq } from "drizzle-orm";
+import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
 import { KEYBOARD } from "@/core/physics";
 import type { Db } from "@/db/client";
+import { isRepeated } from "@/db/queries/history";
 import { instrument } from "@/db/schema";
 import { instrumentsData } from "./hands";
 import { player } from "./player";
@@ -32,19 +33,21 @@ export async function addInstrument(
   return { ok: true, value: await instrumentsData(db, pianistId) };
 }
 
-export const TakeUp = z.object({ id: z.uuid() });
+export const TakeUp = z.object({ id: z.uuid(), request: z.uuid() });
 
 /** Turns to another of the player's instruments. */
 export async function takeUpInstrument(
   db: Db,
-  { id }: z.infer<typeof TakeUp>,
+  { id, request }: z.infer<typeof TakeUp>,
 ): Promise<Answer<readonly InstrumentData[]>> {
   const { id: pianistId } = await player(db);
-  const [taken] = await db
-    .update(instrument)
-    .set({ takenUpAt: new Date() })
-    .where(and(eq(instrument.id, id), eq(instrument.pianistId, pianistId)))
-    .returning();
+  const isOwn = and(eq(instrument.id, id), eq(instrument.pianistId, pianistId));
+  const [taken] = await db.transaction(async (tx) => {
+    if (await isRepeated(tx, request)) return tx.select().from(instrument).where(isOwn);
+    // Later than any other, whatever the clock says.
+    const newest = sql`greatest(now(), (select max(taken_up_at) + interval '1 ms' from instrument where pianist_id = ${pianistId}))`;
+    return tx.update(instrument).set({ takenUpAt: newest }).where(isOwn).returning();
+  });
   if (!taken) return { ok: false, message: "This instrument is not there any more." };
   return { ok: true, value: await instrumentsData(db, pianistId) };
 }

@@ -6,6 +6,7 @@ import type { Allowances } from "@/core/reach/allowances";
 import type { Beats } from "@/core/time/beats";
 import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
+import { isRepeated } from "@/db/queries/history";
 import { keepRemedies, remediesOf } from "@/db/queries/passages";
 import { pianist } from "@/db/schema";
 import { follow } from "./follow";
@@ -70,14 +71,21 @@ function isAt(note: Note, notes: readonly Note[], id: string): boolean {
 /** What is changed of what the player allows; the rest stays. */
 export const AllowancesAsked = z
   .object({ rolls: z.boolean(), omissions: z.boolean(), pedal: z.boolean(), tuneAndBass: z.boolean() })
-  .partial();
+  .partial()
+  .extend({ id: z.uuid() });
 
-export async function keepAllowances(db: Db, change: z.infer<typeof AllowancesAsked>): Promise<Answer<Allowances>> {
+export async function keepAllowances(
+  db: Db,
+  { id: request, ...change }: z.infer<typeof AllowancesAsked>,
+): Promise<Answer<Allowances>> {
   const { id } = await player(db);
-  const [kept] = await db
-    .update(pianist)
-    .set({ allows: sql`${pianist.allows} || ${JSON.stringify(change)}::jsonb` })
-    .where(eq(pianist.id, id))
-    .returning({ allows: pianist.allows });
-  return { ok: true, value: kept!.allows };
+  return db.transaction(async (tx) => {
+    const done = (await isRepeated(tx, request)) ? {} : change;
+    const [kept] = await tx
+      .update(pianist)
+      .set({ allows: sql`${pianist.allows} || ${JSON.stringify(done)}::jsonb` })
+      .where(eq(pianist.id, id))
+      .returning({ allows: pianist.allows });
+    return { ok: true, value: kept!.allows };
+  });
 }

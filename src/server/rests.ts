@@ -3,6 +3,7 @@ import { z } from "zod";
 import type { Day } from "@/core/time/days";
 import type { Finger } from "@/core/hand/finger";
 import type { Db } from "@/db/client";
+import { isRepeated } from "@/db/queries/history";
 import { rest } from "@/db/schema";
 import { serverZone, today } from "./day";
 import { restsData } from "./hands";
@@ -36,20 +37,21 @@ export async function startRest(
   return { ok: true, value: await restsData(db, pianistId) };
 }
 
-export const RestChange = z.object({ id: z.uuid(), ended: z.boolean() });
+export const RestChange = z.object({ id: z.uuid(), request: z.uuid(), ended: z.boolean() });
 
 /** Ends a rest today, or takes that back. @param on the day it is where the player is; never before the rest began */
 export async function endRest(
   db: Db,
-  { id, ended }: z.infer<typeof RestChange>,
+  { id, request, ended }: z.infer<typeof RestChange>,
   on: Day = today(serverZone()),
 ): Promise<Answer<readonly RestData[]>> {
   const { id: pianistId } = await player(db);
-  const [row] = await db
-    .update(rest)
-    .set({ endedOn: ended ? sql`greatest(${rest.since}, ${on}::date)` : null })
-    .where(and(eq(rest.id, id), eq(rest.pianistId, pianistId)))
-    .returning();
+  const isOwn = and(eq(rest.id, id), eq(rest.pianistId, pianistId));
+  const [row] = await db.transaction(async (tx) => {
+    if (await isRepeated(tx, request)) return tx.select().from(rest).where(isOwn);
+    const endedOn = ended ? sql`greatest(${rest.since}, ${on}::date)` : null;
+    return tx.update(rest).set({ endedOn }).where(isOwn).returning();
+  });
   if (!row) return { ok: false, message: "This is not there any more." };
   return { ok: true, value: await restsData(db, row.pianistId) };
 }

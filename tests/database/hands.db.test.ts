@@ -103,11 +103,11 @@ describe("resting", () => {
     const one = asked();
     await startRest(db, one);
     expect((await handsGiven(db, pianistId)).right.resting).toEqual([4]);
-    await endRest(db, { id: one.id, ended: true });
+    await endRest(db, { request: randomUUID(), id: one.id, ended: true });
     expect((await handsGiven(db, pianistId)).right.resting).toEqual([]);
-    await endRest(db, { id: one.id, ended: false });
+    await endRest(db, { request: randomUUID(), id: one.id, ended: false });
     expect((await handsGiven(db, pianistId)).right.resting).toEqual([4]);
-    await endRest(db, { id: one.id, ended: true });
+    await endRest(db, { request: randomUUID(), id: one.id, ended: true });
   });
 
   it("asks for fingers, a reason and a day ahead", async () => {
@@ -128,9 +128,9 @@ describe("instruments", () => {
     if (!all.ok) throw new Error(all.message);
     expect(all.value[0]!.name).toBe("Hall");
     const narrow = all.value.find((i) => i.name === "Narrow one")!;
-    await takeUpInstrument(db, { id: narrow.id! });
+    await takeUpInstrument(db, { request: randomUUID(), id: narrow.id! });
     expect((await handsData(db, pianistId)).instruments[0]!.name).toBe("Narrow one");
-    await takeUpInstrument(db, { id: all.value[0]!.id! });
+    await takeUpInstrument(db, { request: randomUUID(), id: all.value[0]!.id! });
     expect(NewInstrument.safeParse({ name: "Toy", octaveWidth: 90 }).success).toBe(false);
   });
 });
@@ -238,12 +238,12 @@ describe("remedies chosen", () => {
     const { id } = all;
     await startRest(db, RestAsked.parse(all));
     const waiting = await reworkOptions(db, { passageId });
-    await endRest(db, { id, ended: true });
+    await endRest(db, { request: randomUUID(), id, ended: true });
     expect(waiting.ok && waiting.value[0]!.digits).toEqual(before.digits);
     const resting = { ...all, id: randomUUID(), fingers: [before.digits["b1-s1-v1-n5" as NoteId]!] };
     await startRest(db, RestAsked.parse(resting));
     const anew = await reworkOptions(db, { passageId });
-    await endRest(db, { id: resting.id, ended: true });
+    await endRest(db, { request: randomUUID(), id: resting.id, ended: true });
     expect(anew.ok && Object.values(anew.value[0]!.digits)).not.toContain(resting.fingers[0]);
   });
 

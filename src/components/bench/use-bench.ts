@@ -61,7 +61,7 @@ export function useBench(given: PassageData) {
     setSettings,
     onOptions: held.setOptions,
   });
-  const lowering = useLowering(inView?.option, wishes, note);
+  const lowering = useLowering(view.study, inView?.option, wishes, note);
   const tie = useTie(figures.figures, view.notes, inHand);
   const [touched, setTouched] = useState<Chosen["touchedAt"]>(null);
   const [keysShown, showKeys] = useState(false);

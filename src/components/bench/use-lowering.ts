@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from "react";
 import type { Lowering } from "@/core/fingering/lowering";
+import type { Study } from "@/core/fingering/study";
 import type { FingeringWishes } from "@/core/fingering/wishes";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
@@ -11,6 +12,7 @@ import { fingeringWorker } from "@/worker/clients";
 const SETTLED = 180;
 
 interface Found {
+  readonly on: Study;
   readonly option: OptionData;
   readonly note: NoteId;
   readonly lowering: readonly Lowering[];
@@ -18,6 +20,7 @@ interface Found {
 
 /** What would lower the strain at the note in hand, in the option in force; null until it is worked out. */
 export function useLowering(
+  study: Study,
   option: OptionData | undefined,
   wishes: FingeringWishes,
   note: NoteId | null,
@@ -30,10 +33,10 @@ export function useLowering(
       void fingeringWorker()
         .lowering({ leaning, wishes, pins, ruledOut }, digits, note)
         .then((answer) => {
-          if (!answer.stopped) setFound({ option, note, lowering: answer.found });
+          if (!answer.stopped) setFound({ on: study, option, note, lowering: answer.found });
         });
     }, SETTLED);
     return () => clearTimeout(soon);
-  }, [option, wishes, note]);
-  return found?.option === option && found?.note === note ? (found?.lowering ?? null) : null;
+  }, [study, option, wishes, note]);
+  return found?.on === study && found.option === option && found.note === note ? (found?.lowering ?? null) : null;
 }

@@ -41,7 +41,7 @@ export function useTempo(
   );
   const range = useMemo(() => tempoRangeAbout(target), [target]);
   const tempo = named === null ? target : Math.min(range[1], Math.max(range[0], named));
-  const judged = useJudgedAt(all, tempo, target);
+  const judged = useJudgedAt(study, all, tempo, target);
   const best = useBestAt(study, tempo, wishes);
   return { tempo, target, range, all: judged, best, setTempo: (next) => void setNamed(next === target ? null : next) };
 }
@@ -54,11 +54,17 @@ export function tempoRangeAbout(target: number): readonly [number, number] {
 
 /** What was judged at a tempo, by the digits it was judged on. */
 interface JudgedAt {
+  readonly on: Study;
   readonly tempo: number;
   readonly known: ReadonlyMap<Fingering, Judged>;
 }
 
-function useJudgedAt(all: readonly OptionJudged[], tempo: number, target: number): readonly OptionJudged[] {
+function useJudgedAt(
+  study: Study,
+  all: readonly OptionJudged[],
+  tempo: number,
+  target: number,
+): readonly OptionJudged[] {
   const [found, setFound] = useState<JudgedAt | null>(null);
   const isAway = tempo !== target;
   useEffect(() => {
@@ -69,13 +75,14 @@ function useJudgedAt(all: readonly OptionJudged[], tempo: number, target: number
       .then((answer) => {
         if (answer.stopped) return;
         const known = new Map(digits.map((each, i) => [each, answer.found[i]!]));
-        startTransition(() => setFound({ tempo, known }));
+        startTransition(() => setFound({ on: study, tempo, known }));
       });
-  }, [all, tempo, isAway]);
+  }, [study, all, tempo, isAway]);
   return useMemo(() => {
-    if (!isAway || found === null) return all;
+    // What was judged on other music says nothing any more.
+    if (!isAway || found === null || found.on !== study) return all;
     return all.map(({ option, judged }) => ({ option, judged: found.known.get(option.digits) ?? judged }));
-  }, [all, found, isAway]);
+  }, [study, all, found, isAway]);
 }
 
 function useBestAt(study: Study, tempo: number, wishes: FingeringWishes): Judged | null {

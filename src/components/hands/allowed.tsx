@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { Allowances } from "@/core/reach/allowances";
 import { allow } from "@/server/actions";
 import { ask } from "../keeping/ask";
+import { newId } from "../new-id";
 
 const SAID: Readonly<Record<keyof Allowances, string>> = {
   rolls: "Chords may be rolled",
@@ -17,7 +18,8 @@ export function Allowed({ allows }: { allows: Allowances }) {
   const [shown, setShown] = useState(allows);
   const set = async (key: keyof Allowances, value: boolean): Promise<void> => {
     setShown((before) => ({ ...before, [key]: value }));
-    const kept = await ask("allowances", () => allow({ [key]: value }));
+    const asked = { id: newId(), [key]: value };
+    const kept = await ask("allowances", () => allow(asked));
     setShown((before) => kept ?? { ...before, [key]: !value });
   };
   return (

@@ -28,7 +28,8 @@ export function InstrumentChoice({ instruments }: { instruments: readonly Instru
   const [adding, setAdding] = useState(false);
   const choose = async (id: string): Promise<void> => {
     if (id === "") return setAdding(true);
-    await ask("instruments", () => takeUp({ id }));
+    const asked = { id, request: newId() };
+    await ask("instruments", () => takeUp(asked));
   };
   return (
     <div className="flex flex-wrap items-end gap-3">

@@ -58,9 +58,13 @@ export function Resting({ rests, today }: { rests: readonly RestData[]; today: s
 }
 
 async function end(rest: RestData): Promise<void> {
-  if (!(await ask("rests", () => finishRest({ id: rest.id, ended: true })))) return;
+  const change = (ended: boolean) => {
+    const asked = { id: rest.id, request: newId(), ended };
+    return ask("rests", () => finishRest(asked));
+  };
+  if (!(await change(true))) return;
   toast(`${restText(rest)} may play again.`, {
-    action: { label: "Undo", onClick: () => void ask("rests", () => finishRest({ id: rest.id, ended: false })) },
+    action: { label: "Undo", onClick: () => void change(false) },
   });
 }
 
