@@ -101,8 +101,8 @@ export interface PieceData {
   /** Whether it was entered step by step, and can be edited on. */
   readonly entered: boolean;
   readonly staves: number;
-  /** From which bar on, by its place, each tempo is in force, in quarter notes a minute, and where the file states it. */
-  readonly tempi: readonly { readonly fromBar: number; readonly tempo: number; readonly source: string }[];
+  /** From which bar on, by its place, each tempo is in force, in quarter notes a minute, and where the file states it; null where it is assumed. */
+  readonly tempi: readonly { readonly fromBar: number; readonly tempo: number; readonly source: string | null }[];
   /** The part that is played, and those that may be, the one that is taken by itself first. */
   readonly partId: string;
   readonly parts: readonly { readonly id: string; readonly name: string }[];

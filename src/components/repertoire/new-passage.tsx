@@ -149,7 +149,13 @@ export function NewPassage({ piece, from = null }: Props) {
           />
         )}
       </Field>
-      {!isTyped && <p className="-mt-2 text-xs text-soft">From the file: {said.source}.</p>}
+      {!isTyped && (
+        <p className="-mt-2 text-xs text-soft">
+          {said.source === null
+            ? "The file states no tempo; this one is assumed."
+            : `As the file states, ${said.source}.`}
+        </p>
+      )}
       <Field label="Touch">
         {(id) => (
           <select id={id} className={INPUT_LOOK} {...register("touch")}>

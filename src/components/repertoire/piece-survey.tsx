@@ -1,6 +1,7 @@
 "use client";
 
 import { parseAsFloat, useQueryState } from "nuqs";
+import { Progress } from "radix-ui";
 import { pitchName, type Pitch } from "@/core/keyboard/pitch";
 import { GRADES } from "@/core/placement/grade";
 import { isBeyond, momentsIn, type PlaceSurveyed, type Survey } from "@/core/reach/survey";
@@ -74,12 +75,13 @@ export function PieceSurvey({ pieceId, octaveWidth, onBar }: Props) {
 function Working({ done, of, onStop }: { done: number; of: number; onStop: () => void }) {
   return (
     <div className="flex min-h-24 items-center gap-4 text-sm">
-      <progress
-        value={of === 0 ? undefined : done}
-        max={of || 1}
+      <Progress.Root
+        value={of === 0 ? null : Math.round((100 * done) / of)}
         aria-label="Bars surveyed"
-        className="w-64 accent-velvet"
-      />
+        className="h-1 w-64 bg-hairline"
+      >
+        <Progress.Indicator className="h-full bg-velvet" style={{ width: `${of === 0 ? 0 : (100 * done) / of}%` }} />
+      </Progress.Root>
       <span className="w-40">{of === 0 ? "Reading the piece…" : `${Math.ceil(done / 2)} of ${of / 2} bars`}</span>
       <Button onClick={onStop}>Stop</Button>
     </div>

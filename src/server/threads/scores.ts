@@ -68,8 +68,8 @@ const BEGINNING = 6;
 
 export interface PieceMusic {
   readonly staves: number;
-  /** From which bar on, by its place, each tempo is in force, and where it is stated. */
-  readonly tempi: readonly { readonly fromBar: number; readonly tempo: number; readonly source: string }[];
+  /** From which bar on, by its place, each tempo is in force, and where it is stated; null where it is assumed. */
+  readonly tempi: readonly { readonly fromBar: number; readonly tempo: number; readonly source: string | null }[];
   /** Numbers on paper, in order. */
   readonly bars: readonly string[];
   readonly music: string;
@@ -88,7 +88,7 @@ export function pieceMusic(asked: SourceAsked): PieceMusic {
     tempi: tempiFound(score, part).map((found) => ({
       fromBar: found.fromBar,
       tempo: found.tempo,
-      source: tempoSource(found),
+      source: found.from === null ? null : tempoSource(found),
     })),
     bars: part.bars.map((bar) => bar.number),
     music: excerpt(score, part, 1, Math.min(MOST_ENGRAVED, part.bars.length)),
