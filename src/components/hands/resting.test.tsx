@@ -51,6 +51,6 @@ describe("resting", () => {
       "You wanted to look at it again on 1 Nov 2026.",
     );
     await userEvent.click(screen.getByRole("button", { name: "Plays again" }));
-    expect(finishRest).toHaveBeenCalledWith({ id: "r", ended: true });
+    expect(finishRest).toHaveBeenCalledWith({ id: "r", request: expect.any(String) as string, ended: true });
   });
 });
