@@ -125,6 +125,52 @@ describe("migrations", () => {
     }
   });
 
+  it("put what happened before there was one order into the order in which it happened", async () => {
+    const { db, drop } = await emptyDatabase();
+    const before = migrationsUpTo(6);
+    const id = "00000000-0000-4000-8000-000000000001";
+    const at = (minute: number): string => `2026-10-01T12:0${minute}:00Z`;
+    try {
+      await migrate(db, { migrationsFolder: before });
+      await olderPassage(db, id);
+      await db.execute(sql`
+        insert into fingering (id, passage_id, name, origin, version) values (${id}, ${id}, 'A', 'solved', 2)`);
+      await db.execute(sql`
+        insert into fingering_version (fingering_id, version, digits, pins) values
+        (${id}, 1, '{"b1-s1-v1-n1": 2}', '{}'), (${id}, 2, '{"b1-s1-v1-n1": 3}', '{"b1-s1-v1-n1": 3}')`);
+      await db.execute(sql`
+        insert into edit (id, fingering_id, "order", kind, note_id, finger, before, after, created_at)
+        values (${id}, ${id}, 1, 'pin', 'b1-s1-v1-n1', 3, 1, 2, ${at(2)})`);
+      await db.execute(sql`
+        insert into passage_change (passage_id, "order", what, before, after, created_at)
+        values (${id}, 1, 'taken', '{}', '{"b1-s1-v1-n1": "left"}', ${at(1)}),
+        (${id}, 2, 'taken', '{"b1-s1-v1-n1": "left"}', '{}', ${at(3)})`);
+      await db.execute(sql`
+        insert into verdict_event (id, passage_id, kind, fingering_id, reason, author, at)
+        values (${id}, ${id}, 'taken', ${id}, 'It lies closer.', 'O. V.', ${at(4)})`);
+      await migrateToNewest(db);
+      const rows = (await db.execute(sql`
+        select place::int, log from (select place, 'change' as log from passage_change
+        union all select place, 'edit' from edit union all select place, 'verdict' from verdict_event) as happened
+        order by place`)) as unknown as { place: number; log: string }[];
+      expect([...rows]).toEqual([
+        { place: 1, log: "change" },
+        { place: 2, log: "edit" },
+        { place: 3, log: "change" },
+        { place: 4, log: "verdict" },
+      ]);
+      const [next] = (await db.execute(sql`select nextval('history_order')::int as place`)) as unknown as {
+        place: number;
+      }[];
+      expect(next!.place).toBeGreaterThan(4);
+      expect(await passageById(db, id)).toMatchObject({ revision: 0, printedBars: null });
+      expect((await pieceById(db, id))!.sourceSum).toHaveLength(64);
+    } finally {
+      rmSync(before, { recursive: true });
+      await drop();
+    }
+  });
+
   it("change nothing when they are run again", async () => {
     const { db, drop } = await emptyDatabase();
     try {
