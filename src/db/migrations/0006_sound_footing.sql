@@ -14,22 +14,13 @@ ALTER TABLE "passage_change" ADD COLUMN "place" bigint DEFAULT nextval('history_
 ALTER TABLE "piece" ADD COLUMN "source_sum" text GENERATED ALWAYS AS (encode(sha256(source), 'hex')) STORED NOT NULL;--> statement-breakpoint
 ALTER TABLE "verdict_event" ADD COLUMN "place" bigint DEFAULT nextval('history_order') NOT NULL;--> statement-breakpoint
 CREATE INDEX "verdict_newest" ON "verdict_event" USING btree ("passage_id","place");--> statement-breakpoint
-UPDATE "edit" SET "place" = numbered."place" FROM (
+CREATE TEMPORARY TABLE "numbered" AS
 	SELECT log, id, row_number() OVER (ORDER BY at, o, log, id) AS "place" FROM (
 		SELECT 'edit' AS log, id, created_at AS at, "order" AS o FROM "edit"
 		UNION ALL SELECT 'change', id, created_at, "order" FROM "passage_change"
-		UNION ALL SELECT 'verdict', id, at, 0 FROM "verdict_event") AS happened) AS numbered
-WHERE numbered.log = 'edit' AND numbered.id = "edit".id;--> statement-breakpoint
-UPDATE "passage_change" SET "place" = numbered."place" FROM (
-	SELECT log, id, row_number() OVER (ORDER BY at, o, log, id) AS "place" FROM (
-		SELECT 'edit' AS log, id, created_at AS at, "order" AS o FROM "edit"
-		UNION ALL SELECT 'change', id, created_at, "order" FROM "passage_change"
-		UNION ALL SELECT 'verdict', id, at, 0 FROM "verdict_event") AS happened) AS numbered
-WHERE numbered.log = 'change' AND numbered.id = "passage_change".id;--> statement-breakpoint
-UPDATE "verdict_event" SET "place" = numbered."place" FROM (
-	SELECT log, id, row_number() OVER (ORDER BY at, o, log, id) AS "place" FROM (
-		SELECT 'edit' AS log, id, created_at AS at, "order" AS o FROM "edit"
-		UNION ALL SELECT 'change', id, created_at, "order" FROM "passage_change"
-		UNION ALL SELECT 'verdict', id, at, 0 FROM "verdict_event") AS happened) AS numbered
-WHERE numbered.log = 'verdict' AND numbered.id = "verdict_event".id;--> statement-breakpoint
-SELECT setval('history_order', 1 + (SELECT count(*) FROM "edit") + (SELECT count(*) FROM "passage_change") + (SELECT count(*) FROM "verdict_event"));
+		UNION ALL SELECT 'verdict', id, at, 0 FROM "verdict_event") AS happened;--> statement-breakpoint
+UPDATE "edit" SET "place" = "numbered"."place" FROM "numbered" WHERE log = 'edit' AND "numbered".id = "edit".id;--> statement-breakpoint
+UPDATE "passage_change" SET "place" = "numbered"."place" FROM "numbered" WHERE log = 'change' AND "numbered".id = "passage_change".id;--> statement-breakpoint
+UPDATE "verdict_event" SET "place" = "numbered"."place" FROM "numbered" WHERE log = 'verdict' AND "numbered".id = "verdict_event".id;--> statement-breakpoint
+SELECT setval('history_order', 1 + (SELECT count(*) FROM "numbered"));--> statement-breakpoint
+DROP TABLE "numbered";
