@@ -5,5 +5,5 @@ import { Trouble } from "@/components/shell/trouble";
 type Props = { readonly error: Error & { readonly digest?: string }; readonly reset: () => void };
 
 export default function Failed({ error, reset }: Props) {
-  return <Trouble title="Entering notes" error={error} retry={reset} />;
+  return <Trouble title="This entry" error={error} retry={reset} />;
 }

@@ -1,13 +1,11 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
 
 /** Asks for the passphrase, where Velvet Thumb answers to other machines. */
 export function Door() {
-  const router = useRouter();
   const [said, say] = useState("");
   const [busy, setBusy] = useState(false);
   const [complaint, complain] = useState<string | undefined>();
@@ -17,7 +15,7 @@ export function Door() {
     try {
       const headers = { "content-type": "application/json" };
       const answer = await fetch("/door/knock", { method: "POST", headers, body: JSON.stringify({ said }) });
-      if (answer.ok) return router.replace("/");
+      if (answer.ok) return comeIn();
       complain(((await answer.json()) as { message: string }).message);
     } catch {
       complain("The server does not answer.");
@@ -51,4 +49,9 @@ export function Door() {
       </Button>
     </form>
   );
+}
+
+/** Loads the front page anew: what was fetched ahead at the door leads back to it. */
+function comeIn(): void {
+  window.location.replace(new URL("/", window.location.href));
 }
