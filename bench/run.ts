@@ -1,6 +1,6 @@
-import { bestFingerings, fingering, latticesOf, type Study } from "@/core/fingering/study";
+import { bestFingerings, fingering, latticesOf, type Study } from "@/core/fingering/study/study";
 import { drain } from "@/core/drain";
-import type { Pins } from "@/core/fingering/fingering";
+import type { Pins } from "@/core/fingering/study/fingering";
 import { handOfRulerSpan } from "@/core/hand/hand";
 import { FINGERS } from "@/core/hand/finger";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
@@ -14,10 +14,10 @@ import { barsOf, surveying, type SurveyData } from "@/core/reach/survey";
 import { beats } from "@/core/time/beats";
 import { passageOfKeys } from "@/core/passage/of-keys";
 import { figuresOf } from "@/core/figures/find";
-import { offering } from "@/core/fingering/offering";
-import { planOf } from "@/core/motion/plan";
+import { offering } from "@/core/fingering/options/offering";
+import { planOf } from "@/core/motion/plan/plan";
 import { share } from "@/core/fingering/sharing/sharing";
-import { worthShowing } from "@/core/fingering/worth-showing";
+import { worthShowing } from "@/core/fingering/options/worth-showing";
 import { seeded, type Seeded } from "../tests/support/seeded";
 
 /** `npm run bench`: prints figures of speed. Nothing here passes or fails. */

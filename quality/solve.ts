@@ -1,7 +1,7 @@
-import { bestLeaning } from "@/core/fingering/leaning-study";
-import { balanced } from "@/core/fingering/leanings/balanced";
-import { notesAsked, type Study } from "@/core/fingering/study";
-import type { Fingering } from "@/core/fingering/fingering";
+import { bestLeaning } from "@/core/fingering/options/leaning-study";
+import { balanced } from "@/core/fingering/options/leanings/balanced";
+import { notesAsked, type Study } from "@/core/fingering/study/study";
+import type { Fingering } from "@/core/fingering/study/fingering";
 import { handOfRulerSpan } from "@/core/hand/hand";
 import type { Side } from "@/core/hand/finger";
 import { FULL_SIZE } from "@/core/keyboard/instrument";

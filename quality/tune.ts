@@ -1,9 +1,9 @@
 import { writeFileSync } from "node:fs";
-import { candidatesFor } from "@/core/fingering/candidates";
+import { candidatesFor } from "@/core/fingering/frames/candidates";
 import { WEIGHTS, type Weights } from "@/core/fingering/cost/weights";
-import { frameAfter, type Frame } from "@/core/fingering/frame";
+import { frameAfter, type Frame } from "@/core/fingering/frames/frame";
 import { costsOf } from "@/core/fingering/search/costs";
-import type { Task } from "@/core/fingering/task";
+import type { Task } from "@/core/fingering/study/task";
 import { handOfRulerSpan } from "@/core/hand/hand";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
 import { lineOf } from "@/core/passage/line";

@@ -4,7 +4,7 @@ jest.mock("next/headers", () => ({}));
 import { NextRequest } from "next/server";
 import { proxy } from "@/proxy";
 import { newSession, SESSION_COOKIE } from "@/server/doors/session";
-import { uploaded } from "@/server/uploaded";
+import { uploaded } from "@/server/pieces/uploaded";
 
 const ask = (path: string, { method = "GET", ...headers }: Record<string, string> = {}) =>
   proxy(

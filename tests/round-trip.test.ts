@@ -1,5 +1,5 @@
-import { bestFingerings, notesAsked } from "@/core/fingering/study";
-import type { Fingering } from "@/core/fingering/fingering";
+import { bestFingerings, notesAsked } from "@/core/fingering/study/study";
+import type { Fingering } from "@/core/fingering/study/fingering";
 import { handOf, type Passage } from "@/core/passage/passage";
 import { compose } from "@/demo/compose";
 import { DEMO_PIECES } from "@/demo/scenario";

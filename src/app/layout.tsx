@@ -9,7 +9,7 @@ import { Toaster } from "sonner";
 import { Places } from "@/components/shell/places";
 import { THEME_SCRIPT } from "@/components/shell/theme";
 import { Watch } from "@/components/shell/watch";
-import { playersZone } from "@/server/players-zone";
+import { playersZone } from "@/server/players/players-zone";
 import { NONCE_HEADER } from "@/server/doors/policy";
 
 export const metadata: Metadata = {

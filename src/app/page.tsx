@@ -7,8 +7,8 @@ import { ImportDrop } from "@/components/repertoire/import-drop";
 import { buttonLook } from "@/components/ui/button";
 import { barsText } from "@/components/repertoire/bars-text";
 import { database } from "@/server/connection";
-import { playersZone } from "@/server/players-zone";
-import { repertoireData } from "@/server/repertoire";
+import { playersZone } from "@/server/players/players-zone";
+import { repertoireData } from "@/server/pieces/repertoire";
 import type { RepertoireData } from "@/server/types";
 
 export const metadata: Metadata = { title: "Repertoire" };

@@ -1,5 +1,5 @@
 import { writeFileSync } from "node:fs";
-import type { Fingering } from "@/core/fingering/fingering";
+import type { Fingering } from "@/core/fingering/study/fingering";
 import { handOf } from "@/core/passage/passage";
 import { writeFile, writeFingering } from "@/formats/musicxml/write-fingering";
 import { openedFile, type Opened } from "./file-study";

@@ -1,6 +1,6 @@
-import { notesAsked, type Study } from "@/core/fingering/study";
-import { studyOf } from "@/core/fingering/study-data";
-import type { Join } from "@/core/fingering/positions";
+import { notesAsked, type Study } from "@/core/fingering/study/study";
+import { studyOf } from "@/core/fingering/study/study-data";
+import type { Join } from "@/core/fingering/explain/positions";
 import type { Finger, Side } from "@/core/hand/finger";
 import { inOrder, type Manner, type Passage } from "@/core/passage/passage";
 import { FULL_SIZE } from "@/core/keyboard/instrument";

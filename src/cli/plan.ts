@@ -1,8 +1,8 @@
-import { printedDigits } from "@/core/fingering/first-options";
-import { bestFingerings } from "@/core/fingering/study";
-import { offCentre } from "@/core/motion/centre";
-import type { HandPlan } from "@/core/motion/hand-plan";
-import { planOf, type Plan } from "@/core/motion/plan";
+import { printedDigits } from "@/core/fingering/options/first-options";
+import { bestFingerings } from "@/core/fingering/study/study";
+import { offCentre } from "@/core/motion/path/centre";
+import type { HandPlan } from "@/core/motion/plan/hand-plan";
+import { planOf, type Plan } from "@/core/motion/plan/plan";
 import { placeText } from "@/core/passage/place";
 import { run, type Command, type Found } from "./command";
 import { rounded, type Opened } from "./file-study";

@@ -1,9 +1,9 @@
 import { parseArgs, type ParseArgsConfig } from "node:util";
 import { z } from "zod";
 import { TYING } from "@/core/figures/tying";
-import type { Conditions } from "@/core/fingering/conditions";
-import type { Pins } from "@/core/fingering/fingering";
-import { LEANING_IDS } from "@/core/fingering/leanings";
+import type { Conditions } from "@/core/fingering/asked/conditions";
+import type { Pins } from "@/core/fingering/study/fingering";
+import { LEANING_IDS } from "@/core/fingering/options/leanings";
 import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
 import type { Finger, Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";

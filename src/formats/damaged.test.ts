@@ -1,5 +1,5 @@
 import { strToU8, zipSync } from "fflate";
-import { studyOf } from "@/core/fingering/study-data";
+import { studyOf } from "@/core/fingering/study/study-data";
 import { bytes, noteXml, scoreXml } from "../../tests/support/musicxml";
 import { seeded } from "../../tests/support/seeded";
 import { excerpt } from "./musicxml/excerpt";

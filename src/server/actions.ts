@@ -1,26 +1,26 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import type { FingeringWishes } from "@/core/fingering/wishes";
+import type { FingeringWishes } from "@/core/fingering/asked/wishes";
 import { isSame } from "@/core/merge";
-import type { PlanMarks } from "@/core/motion/plan-marks";
+import type { PlanMarks } from "@/core/motion/marks/plan-marks";
 import type { HandsTaken } from "@/core/passage/passage";
 import type { Day } from "@/core/time/days";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import { answering } from "./asking";
-import { today } from "./day";
-import { addFound, addTyped, FoundAsked, TypedAsked } from "./editions";
-import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "./entries";
-import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./instruments";
-import { keepMeasurement, MeasurementAsked, RemovalAsked, removeMeasurement } from "./measuring";
-import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked } from "./options";
-import { addPassage, PassageAsked } from "./passages";
-import { choosePart, PartAsked } from "./pieces";
-import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "./remedies";
-import { reworkOptions, ReworkAsked } from "./rework";
-import { surveyData, SurveyAsked } from "./survey";
-import { endRest, RestAsked, RestChange, startRest } from "./rests";
+import { today } from "./players/day";
+import { addFound, addTyped, FoundAsked, TypedAsked } from "./options/editions";
+import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "./pieces/entries";
+import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./hands/instruments";
+import { keepMeasurement, MeasurementAsked, RemovalAsked, removeMeasurement } from "./hands/measuring";
+import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked } from "./options/options";
+import { addPassage, PassageAsked } from "./passages/passages";
+import { choosePart, PartAsked } from "./pieces/pieces";
+import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "./options/remedies";
+import { reworkOptions, ReworkAsked } from "./options/rework";
+import { surveyData, SurveyAsked } from "./pieces/survey";
+import { endRest, RestAsked, RestChange, startRest } from "./hands/rests";
 import type {
   Answer,
   InstrumentData,
@@ -33,7 +33,7 @@ import type {
   WholeKept,
   VerdictData,
 } from "./types";
-import { markPlan, PlanMarksAsked } from "./plan-marks";
+import { markPlan, PlanMarksAsked } from "./passages/plan-marks";
 import {
   chooseWishes,
   markShared,
@@ -43,9 +43,9 @@ import {
   TakenAsked,
   TempoAsked,
   WishesAsked,
-} from "./wishes";
-import { walkBack, WalkAsked } from "./walk";
-import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts";
+} from "./options/wishes";
+import { walkBack, WalkAsked } from "./options/walk";
+import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts/verdicts";
 
 /** Thin doors for the pages: each checks what it is given and hands it on. */
 

@@ -2,7 +2,7 @@ import type { z } from "zod";
 import { failureOf } from "@/db/failures";
 import type { Db } from "@/db/client";
 import { database } from "./connection";
-import { playersZone } from "./players-zone";
+import { playersZone } from "./players/players-zone";
 import { TooMuch } from "./threads/pool";
 import type { Answer } from "./types";
 import type { Zone } from "@/core/time/zone";

@@ -14,13 +14,13 @@ import {
   DEMO_RECITAL,
   type DemoChoice,
 } from "@/demo/scenario";
-import { serverZone, today } from "./day";
-import { passageGiven } from "./passage-given";
-import { addPassage } from "./passages";
-import { importPiece } from "./pieces";
+import { serverZone, today } from "./players/day";
+import { passageGiven } from "./passages/passage-given";
+import { addPassage } from "./passages/passages";
+import { importPiece } from "./pieces/pieces";
 import { inThread } from "./threads/pool";
 import type { Answer } from "./types";
-import { addVerdict } from "./verdicts";
+import { addVerdict } from "./verdicts/verdicts";
 
 /** Loads the demo through the same doors a player uses; false when there is a pianist already. */
 export async function loadDemo(db: Db): Promise<boolean> {

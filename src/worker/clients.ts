@@ -1,4 +1,4 @@
-import type { StudyData } from "@/core/fingering/study-data";
+import type { StudyData } from "@/core/fingering/study/study-data";
 import type { Engraver } from "./engraver";
 import type { FingeringService } from "./fingering-service";
 import { houseOf, wrapped, type House } from "./house";

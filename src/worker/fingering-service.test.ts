@@ -1,9 +1,9 @@
-import { USUAL_WISHES } from "@/core/fingering/wishes";
+import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
 import { passageOfKeys } from "@/core/passage/of-keys";
-import type { Pins } from "@/core/fingering/fingering";
-import type { Fingering } from "@/core/fingering/fingering";
-import { judge } from "@/core/fingering/study";
-import { studyOf, type StudyData } from "@/core/fingering/study-data";
+import type { Pins } from "@/core/fingering/study/fingering";
+import type { Fingering } from "@/core/fingering/study/fingering";
+import { judge } from "@/core/fingering/study/study";
+import { studyOf, type StudyData } from "@/core/fingering/study/study-data";
 import { fingeringService } from "./fingering-service";
 
 const short: StudyData = {

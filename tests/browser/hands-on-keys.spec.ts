@@ -6,8 +6,8 @@ import { pitch } from "@/core/keyboard/pitch";
 import { KEYBOARD } from "@/core/physics";
 import { placementsOf } from "@/core/placement/placements";
 import { connect } from "@/db/client";
-import { handsGiven } from "@/server/hands";
-import { player } from "@/server/player";
+import { handsGiven } from "@/server/hands/hands";
+import { player } from "@/server/players/player";
 import { engraved, openOnBench } from "./support";
 
 /** The keys of the made-up run, onset by onset, as tests/browser/support.ts writes them. */

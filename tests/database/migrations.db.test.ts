@@ -6,11 +6,11 @@ import { migrate } from "drizzle-orm/postgres-js/migrator";
 import { emptyDatabase } from "../support/database";
 import type { Db } from "@/db/client";
 import { migrateToNewest } from "@/db/migrate";
-import { USUAL_WISHES } from "@/core/fingering/wishes";
+import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
 import { fingeringsOf } from "@/db/queries/fingerings";
 import { passageById } from "@/db/queries/passages";
 import { pieceById } from "@/db/queries/pieces";
-import { verdictsData } from "@/server/verdicts";
+import { verdictsData } from "@/server/verdicts/verdicts";
 import { measurements, instruments } from "@/db/queries/pianists";
 
 const MIGRATIONS = join(process.cwd(), "src/db/migrations");

@@ -1,14 +1,14 @@
 import { randomUUID } from "node:crypto";
-import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/plan-marks";
+import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
 import { renameMarks } from "@/db/queries/passages";
-import { exportOption } from "@/server/export";
+import { exportOption } from "@/server/export/export";
 import { loadDemo } from "@/server/load-demo";
-import { passageData } from "@/server/passages";
-import { markPlan, PlanMarksAsked } from "@/server/plan-marks";
+import { passageData } from "@/server/passages/passages";
+import { markPlan, PlanMarksAsked } from "@/server/passages/plan-marks";
 import { piecesWithPassages } from "@/db/queries/pieces";
-import { player } from "@/server/player";
+import { player } from "@/server/players/player";
 import { freshDatabase } from "../support/database";
 
 let db: Db;

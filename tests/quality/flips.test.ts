@@ -1,5 +1,5 @@
 import { drain } from "@/core/drain";
-import { sweeping } from "@/core/fingering/sweep";
+import { sweeping } from "@/core/fingering/explain/sweep";
 import { TEMPO_FLIPS } from "../../quality/flips";
 import { best, digits, studyOf } from "../../quality/solve";
 

@@ -1,12 +1,12 @@
 import { drain } from "@/core/drain";
-import { findingFirstOptions } from "@/core/fingering/first-options";
-import { studyOf } from "@/core/fingering/study-data";
+import { findingFirstOptions } from "@/core/fingering/options/first-options";
+import { studyOf } from "@/core/fingering/study/study-data";
 import type { Hands } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
-import { addFirstOptions } from "@/server/options";
-import { addPassage, passageData } from "@/server/passages";
-import { importPiece } from "@/server/pieces";
-import { player } from "@/server/player";
+import { addFirstOptions } from "@/server/options/options";
+import { addPassage, passageData } from "@/server/passages/passages";
+import { importPiece } from "@/server/pieces/pieces";
+import { player } from "@/server/players/player";
 import { bytes } from "./musicxml";
 
 /** Imports a score, makes a passage of its first bars, keeps the options it opens with. Returns the passage's id. */

@@ -1,6 +1,6 @@
-import type { Fingering } from "@/core/fingering/fingering";
-import type { Study } from "@/core/fingering/study";
-import { notesAsked } from "@/core/fingering/study";
+import type { Fingering } from "@/core/fingering/study/fingering";
+import type { Study } from "@/core/fingering/study/study";
+import { notesAsked } from "@/core/fingering/study/study";
 import type { Side } from "@/core/hand/finger";
 import { handOfRulerSpan } from "@/core/hand/hand";
 import { FULL_SIZE } from "@/core/keyboard/instrument";

@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { HandsView } from "@/components/hands/hands-view";
 import { database } from "@/server/connection";
-import { playersZone } from "@/server/players-zone";
-import { handsData } from "@/server/hands";
-import { player } from "@/server/player";
+import { playersZone } from "@/server/players/players-zone";
+import { handsData } from "@/server/hands/hands";
+import { player } from "@/server/players/player";
 
 export const metadata: Metadata = { title: "Hands" };
 export const dynamic = "force-dynamic";

@@ -1,8 +1,8 @@
 import { revalidatePath } from "next/cache";
 import { database } from "@/server/connection";
-import { importPiece } from "@/server/pieces";
-import { player } from "@/server/player";
-import { orRefused, refused, uploaded } from "@/server/uploaded";
+import { importPiece } from "@/server/pieces/pieces";
+import { player } from "@/server/players/player";
+import { orRefused, refused, uploaded } from "@/server/pieces/uploaded";
 
 /** Takes in one file; answers with the piece made of it, or with a sentence that says what is wrong. */
 export async function POST(request: Request): Promise<Response> {

@@ -1,25 +1,25 @@
-import { positionsOf } from "@/core/fingering/positions";
+import { positionsOf } from "@/core/fingering/explain/positions";
 import { placeText } from "@/core/passage/place";
 import { Tabs } from "radix-ui";
 import { useMemo } from "react";
-import { LaneSwitches } from "../plan/lane-switches";
+import { LaneSwitches } from "../plan/lanes/lane-switches";
 import { PlanPanel } from "../plan/plan-panel";
 import type { Aside } from "../plan/use-plan-shown";
 import { Build } from "../build/build";
 import { TabList } from "../ui/tab-list";
-import { AddFingering } from "./add-fingering";
-import { Against } from "./against";
-import { BeyondReach } from "./beyond-reach";
-import { Causes } from "./causes";
-import { FingerPad } from "./finger-pad";
-import { OptionCards } from "./option-cards";
-import { RestingNotice } from "./resting-notice";
-import { UndoButtons } from "./undo-buttons";
+import { AddFingering } from "./add/add-fingering";
+import { Against } from "./add/against";
+import { BeyondReach } from "./remedies/beyond-reach";
+import { Causes } from "../passage-in-hand/causes";
+import { FingerPad } from "./gestures/finger-pad";
+import { OptionCards } from "../passage-in-hand/option-cards";
+import { RestingNotice } from "./remedies/resting-notice";
+import { UndoButtons } from "./gestures/undo-buttons";
 import { BestAtTempo } from "./tempo-slider";
 import type { BenchInHand } from "./use-bench";
-import { useCardMerits } from "./use-card-merits";
-import { capital } from "./words";
-import { WorkingOut } from "./working-out";
+import { useCardMerits } from "../passage-in-hand/use-card-merits";
+import { capital } from "../passage-in-hand/words";
+import { WorkingOut } from "../passage-in-hand/working-out";
 
 /** What stands beside the score: the options and why they strain, or the hand plan. */
 export function BenchAside({ bench }: { bench: BenchInHand }) {

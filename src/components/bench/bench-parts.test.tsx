@@ -1,16 +1,16 @@
 import { render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { judge, notesAsked } from "@/core/fingering/study";
-import type { Lowering } from "@/core/fingering/lowering";
+import { judge, notesAsked } from "@/core/fingering/study/study";
+import type { Lowering } from "@/core/fingering/explain/lowering";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
 import { fingered, studyOfKeys } from "../../../tests/support/studies";
-import { Causes } from "./causes";
-import { FingerPad } from "./finger-pad";
+import { Causes } from "../passage-in-hand/causes";
+import { FingerPad } from "./gestures/finger-pad";
 import { KeepingState } from "../keeping/keeping-state";
-import { OptionCards, type CardMerits, type OptionJudged } from "./option-cards";
-import { OutdatedDialog } from "./outdated-dialog";
-import { WorkingOut } from "./working-out";
+import { OptionCards, type CardMerits, type OptionJudged } from "../passage-in-hand/option-cards";
+import { OutdatedDialog } from "../passage-in-hand/outdated-dialog";
+import { WorkingOut } from "../passage-in-hand/working-out";
 
 const study = studyOfKeys([60, 62, 64, 65]);
 const notes = notesAsked(study);

@@ -13,17 +13,17 @@ import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";
 import { OnPaper } from "./on-paper";
 import { BenchAside } from "./bench-aside";
-import { PlanMotion } from "../plan/plan-motion";
-import { KeyboardView, keyRange } from "./keyboard-view";
-import { KeysDialog } from "./keys-dialog";
-import { OutdatedDialog } from "./outdated-dialog";
-import { PassageTitle } from "./passage-title";
-import { StretchBar } from "./stretch-bar";
+import { PlanMotion } from "../plan/motion/plan-motion";
+import { KeyboardView, keyRange } from "./hands/keyboard-view";
+import { KeysDialog } from "./gestures/keys-dialog";
+import { OutdatedDialog } from "../passage-in-hand/outdated-dialog";
+import { PassageTitle } from "../passage-in-hand/passage-title";
+import { StretchBar } from "./gestures/stretch-bar";
 import { TempoSlider } from "./tempo-slider";
-import { TouchPad } from "./touch-pad";
+import { TouchPad } from "./gestures/touch-pad";
 import { useBench, type BenchInHand } from "./use-bench";
 import { ViewMenu } from "./view-settings";
-import { stepText } from "./words";
+import { stepText } from "../passage-in-hand/words";
 
 /** What do I play with what: the passage, its options, the causes, and the hands on the keys. */
 export function Bench({ data }: { data: PassageData }) {

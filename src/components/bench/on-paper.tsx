@@ -1,6 +1,6 @@
-import { SIGNS } from "@/core/motion/signs";
-import { WATCHED } from "@/core/motion/watch";
-import { SignLegend } from "../plan/sign-legend";
+import { SIGNS } from "@/core/motion/marks/signs";
+import { WATCHED } from "@/core/motion/hand/watch";
+import { SignLegend } from "../plan/signs/sign-legend";
 import type { BenchInHand } from "./use-bench";
 
 /** What a printed page needs and a screen does not: whose digits these are, and what the signs on it mean. */

@@ -2,14 +2,14 @@
 
 import { Slider } from "radix-ui";
 import { toast } from "sonner";
-import { differences } from "@/core/fingering/fingering";
+import { differences } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import { keepFound, setTempo } from "@/server/actions";
 import type { Answer, OptionData } from "@/server/types";
 import { useAsk } from "../keeping/ask";
 import { strainText } from "../strain";
-import type { OptionJudged } from "./option-cards";
-import type { TempoInHand } from "./use-tempo";
+import type { OptionJudged } from "../passage-in-hand/option-cards";
+import type { TempoInHand } from "../passage-in-hand/use-tempo";
 import { newId } from "../new-id";
 
 /** The tempo in hand, from slow to above the target, with the target marked on its way. */

@@ -1,9 +1,9 @@
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { figuresOf } from "@/core/figures/find";
-import { positionsOf } from "@/core/fingering/positions";
-import { notesAsked } from "@/core/fingering/study";
-import { USUAL_WISHES } from "@/core/fingering/wishes";
+import { positionsOf } from "@/core/fingering/explain/positions";
+import { notesAsked } from "@/core/fingering/study/study";
+import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
 import { fingered, studyOfKeys } from "../../../tests/support/studies";
 
 const share = jest.fn();

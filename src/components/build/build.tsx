@@ -3,9 +3,9 @@
 import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo } from "react";
-import { conflictsOf } from "@/core/fingering/conflicts";
-import type { Position } from "@/core/fingering/positions";
-import type { Study } from "@/core/fingering/study";
+import { conflictsOf } from "@/core/fingering/asked/conflicts";
+import type { Position } from "@/core/fingering/explain/positions";
+import type { Study } from "@/core/fingering/study/study";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
 import { TabList } from "../ui/tab-list";

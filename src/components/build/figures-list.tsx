@@ -2,7 +2,7 @@ import { feelsTheSame, type Figure, type FigureReturn } from "@/core/figures/fig
 import { relationByName } from "@/core/figures/relations";
 import { trapsOf } from "@/core/figures/traps";
 import type { Tying } from "@/core/figures/tying";
-import type { Fingering } from "@/core/fingering/fingering";
+import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Note, NoteId } from "@/core/passage/note";
 import { strainText } from "../strain";
 import { Choice } from "../ui/choice";

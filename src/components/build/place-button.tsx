@@ -1,6 +1,6 @@
 import { placeText } from "@/core/passage/place";
 import type { Note, NoteId } from "@/core/passage/note";
-import { capital } from "../bench/words";
+import { capital } from "../passage-in-hand/words";
 
 /** Goes to a note by its bar and beat. */
 export function PlaceButton({

@@ -1,6 +1,6 @@
-import type { Position } from "@/core/fingering/positions";
+import type { Position } from "@/core/fingering/explain/positions";
 import type { Note, NoteId } from "@/core/passage/note";
-import { JoinSign } from "../score/join-sign";
+import { JoinSign } from "../score/marks/join-sign";
 import { PlaceButton } from "./place-button";
 
 interface Props {

@@ -1,4 +1,4 @@
-import type { FingeringWishes } from "@/core/fingering/wishes";
+import type { FingeringWishes } from "@/core/fingering/asked/wishes";
 
 type Rules = Pick<FingeringWishes, "noThumbOnBlack" | "noFourthAndFifth">;
 

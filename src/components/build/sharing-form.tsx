@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import type { SharingWishes } from "@/core/fingering/sharing/wishes";
-import type { FingeringWishes } from "@/core/fingering/wishes";
+import type { FingeringWishes } from "@/core/fingering/asked/wishes";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import { fingeringWorker } from "@/worker/clients";

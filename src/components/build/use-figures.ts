@@ -3,8 +3,8 @@
 import { useEffect, useState } from "react";
 import type { Figure } from "@/core/figures/figure";
 import type { Tying } from "@/core/figures/tying";
-import type { TyingPrice } from "@/core/fingering/tying-price";
-import type { Study } from "@/core/fingering/study";
+import type { TyingPrice } from "@/core/fingering/asked/tying-price";
+import type { Study } from "@/core/fingering/study/study";
 import { fingeringWorker } from "@/worker/clients";
 
 export interface FiguresSeen {

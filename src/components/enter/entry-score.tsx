@@ -4,9 +4,9 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { itemsAt, namesOf, type Cursor, type Entry, type VoiceIndex } from "@/core/entry/entry";
 import type { NoteId } from "@/core/passage/note";
 import { engraver } from "@/worker/clients";
-import { readPlaces, type LinePlaces } from "../score/places";
-import { safeSvg } from "../score/safe-svg";
-import { useWidth } from "../score/use-width";
+import { readPlaces, type LinePlaces } from "../score/engraving/places";
+import { safeSvg } from "../score/engraving/safe-svg";
+import { useWidth } from "../score/engraving/use-width";
 
 interface Props {
   readonly entry: Entry;

@@ -1,10 +1,10 @@
-import { offCentre } from "@/core/motion/centre";
-import type { HandPlan } from "@/core/motion/hand-plan";
-import { shapeRunsOf } from "@/core/motion/plan-marks";
-import { tempoWithoutWindow } from "@/core/motion/release";
+import { offCentre } from "@/core/motion/path/centre";
+import type { HandPlan } from "@/core/motion/plan/hand-plan";
+import { shapeRunsOf } from "@/core/motion/marks/plan-marks";
+import { tempoWithoutWindow } from "@/core/motion/hand/release";
 import { MOTION } from "@/core/physics";
-import { Adjustments } from "./adjustments";
-import { TouchForm } from "./touch-form";
+import { Adjustments } from "./forms/adjustments";
+import { TouchForm } from "./forms/touch-form";
 import type { Tried } from "./use-plan-shown";
 import type { PlanMarksInHand } from "./use-plan-marks";
 

@@ -1,14 +1,14 @@
 "use client";
 
-import type { Plan } from "@/core/motion/plan";
+import type { Plan } from "@/core/motion/plan/plan";
 import type { Side } from "@/core/hand/finger";
 import type { Note, NoteId } from "@/core/passage/note";
 import { AtOnset } from "./at-onset";
-import { SignEditor } from "./sign-editor";
-import { TuneForm } from "./tune-form";
+import { SignEditor } from "./signs/sign-editor";
+import { TuneForm } from "./forms/tune-form";
 import { WarningList } from "./warning-list";
-import { WatchedForm } from "./watched-form";
-import { WholePassage } from "./whole-passage";
+import { WatchedForm } from "./forms/watched-form";
+import { WholePassage } from "./forms/whole-passage";
 import type { Tried } from "./use-plan-shown";
 import type { PlanMarksInHand } from "./use-plan-marks";
 

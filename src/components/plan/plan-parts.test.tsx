@@ -1,14 +1,14 @@
 import { fireEvent, render, screen, within } from "@testing-library/react";
 import { useState } from "react";
-import { planOf } from "@/core/motion/plan";
-import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/plan-marks";
+import { planOf } from "@/core/motion/plan/plan";
+import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import type { NoteId } from "@/core/passage/note";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
-import { handAt } from "@/core/motion/moment";
+import { handAt } from "@/core/motion/plan/moment";
 import { fingered, studyOfKeys } from "../../../tests/support/studies";
-import { PLAN_LANES } from "./lanes";
+import { PLAN_LANES } from "./lanes/lanes";
 import { PlanPanel } from "./plan-panel";
-import { SideView } from "./side-view";
+import { SideView } from "./motion/side-view";
 
 jest.mock("sonner", () => ({ toast: jest.fn() }));
 

@@ -2,7 +2,7 @@
 
 import { useCallback, useState } from "react";
 import { toast } from "sonner";
-import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
+import { mergedMarks, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import { keepPlan } from "@/server/actions";
 import type { OptionData } from "@/server/types";
 import type { Keeping } from "../keeping/sending";

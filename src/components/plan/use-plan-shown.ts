@@ -2,17 +2,17 @@
 
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useCallback, useMemo, useState } from "react";
-import type { Plan } from "@/core/motion/plan";
-import { signsOf } from "@/core/motion/signs";
+import type { Plan } from "@/core/motion/plan/plan";
+import { signsOf } from "@/core/motion/marks/signs";
 import type { Side } from "@/core/hand/finger";
 import type { Pose } from "@/core/hand/pose";
 import type { Instrument } from "@/core/keyboard/instrument";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData, PassageData } from "@/server/types";
-import type { OptionJudged } from "../bench/option-cards";
+import type { OptionJudged } from "../passage-in-hand/option-cards";
 import type { ViewSettings } from "../bench/view-settings";
 import type { PlanDrawn } from "../score/drawn";
-import { PLAN_LANES, type LaneId } from "./lanes";
+import { PLAN_LANES, type LaneId } from "./lanes/lanes";
 import { usePlan } from "./use-plan";
 import { usePlanMarks } from "./use-plan-marks";
 

@@ -1,9 +1,9 @@
 "use client";
 
 import { startTransition, useEffect, useMemo, useState } from "react";
-import type { Fingering } from "@/core/fingering/fingering";
-import type { Plan } from "@/core/motion/plan";
-import { withTouches, type PlanMarks } from "@/core/motion/plan-marks";
+import type { Fingering } from "@/core/fingering/study/fingering";
+import type { Plan } from "@/core/motion/plan/plan";
+import { withTouches, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import { fingeringWorker } from "@/worker/clients";
 
 /** A plan, and whose it is: another option's is not shown under this one's letter. */

@@ -1,4 +1,4 @@
-import type { Sound } from "@/core/fingering/sounding";
+import type { Sound } from "@/core/fingering/study/sounding";
 import { pitch } from "@/core/keyboard/pitch";
 import { metreFrom, type PassageBar } from "@/core/passage/metre";
 import { beats } from "@/core/time/beats";

@@ -1,4 +1,4 @@
-import type { Sound } from "@/core/fingering/sounding";
+import type { Sound } from "@/core/fingering/study/sounding";
 import type { Pitch } from "@/core/keyboard/pitch";
 import type { Metre, PassageBar } from "@/core/passage/metre";
 import { toNumber, ZERO } from "@/core/time/beats";

@@ -2,9 +2,9 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
-import { soundsOf, startOf, stepTimes } from "@/core/fingering/sounding";
-import type { Step } from "@/core/fingering/steps";
-import type { Study } from "@/core/fingering/study";
+import { soundsOf, startOf, stepTimes } from "@/core/fingering/study/sounding";
+import type { Step } from "@/core/fingering/study/steps";
+import type { Study } from "@/core/fingering/study/study";
 import { COMMON_METRE, type Metre } from "@/core/passage/metre";
 import { toNumber } from "@/core/time/beats";
 import { beatsOf, scheduleOf, stepAt, type PlayingAsked } from "./schedule";

@@ -1,15 +1,15 @@
-import type { Step } from "@/core/fingering/steps";
+import type { Step } from "@/core/fingering/study/steps";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { NoteRemedies } from "@/core/passage/remedied";
-import type { Position } from "@/core/fingering/positions";
+import type { Position } from "@/core/fingering/explain/positions";
 import type { Side } from "@/core/hand/finger";
 import type { HandsTaken } from "@/core/passage/passage";
-import type { SignPlaced } from "@/core/motion/signs";
-import type { LaneId } from "../plan/lanes";
-import type { DrawnLane } from "../plan/plan-lanes";
-import type { DigitLayer } from "./digits";
-import type { FigureMark } from "./figure-marks";
-import type { Lane } from "./strain-lanes";
+import type { SignPlaced } from "@/core/motion/marks/signs";
+import type { LaneId } from "../plan/lanes/lanes";
+import type { DrawnLane } from "../plan/lanes/plan-lanes";
+import type { DigitLayer } from "./marks/digits";
+import type { FigureMark } from "./marks/figure-marks";
+import type { Lane } from "./lanes/strain-lanes";
 
 /** How a note was chosen. */
 export interface Chosen {

@@ -2,9 +2,9 @@
 
 import { startTransition, useEffect, useRef, useState } from "react";
 import type { Drawn } from "./drawn";
-import { EngravedLine } from "./engraved-line";
-import { useWidth } from "./use-width";
-import { useEngraving } from "./use-engraving";
+import { EngravedLine } from "./engraving/engraved-line";
+import { useWidth } from "./engraving/use-width";
+import { useEngraving } from "./engraving/use-engraving";
 
 interface Props extends Drawn {
   readonly music: string;

@@ -5,7 +5,7 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect } from "react";
 import { engraver, fingeringWorker } from "@/worker/clients";
-import { readyKeptEngravings } from "../score/kept-engravings";
+import { readyKeptEngravings } from "../score/engraving/kept-engravings";
 import { THEME_KEY } from "./theme";
 
 const PLACES = [

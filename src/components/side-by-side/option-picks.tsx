@@ -1,5 +1,5 @@
 import { ToggleGroup } from "radix-ui";
-import { originText, type OptionJudged } from "../bench/option-cards";
+import { originText, type OptionJudged } from "../passage-in-hand/option-cards";
 
 interface Props {
   readonly all: readonly OptionJudged[];

@@ -5,28 +5,28 @@ import dynamic from "next/dynamic";
 import Link from "next/link";
 import { useMemo } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { fingered, meritTable } from "@/core/fingering/merits";
+import { fingered, meritTable } from "@/core/merits";
 import { placeText } from "@/core/passage/place";
 import type { NoteId } from "@/core/passage/note";
 import type { PassageData } from "@/server/types";
-import { Causes } from "../bench/causes";
-import { PassageTitle } from "../bench/passage-title";
+import { Causes } from "../passage-in-hand/causes";
+import { PassageTitle } from "../passage-in-hand/passage-title";
 import { useSideOf } from "../bench/use-drawn";
-import { useSameStudy, useStudyAtHand } from "../bench/use-study-at-hand";
-import { useNoteInHand, usePassageView } from "../bench/use-view";
+import { useSameStudy, useStudyAtHand } from "../passage-in-hand/use-study-at-hand";
+import { useNoteInHand, usePassageView } from "../passage-in-hand/use-view";
 import { useFigures } from "../build/use-figures";
 import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";
-import { CauseTable } from "./cause-table";
-import { differing, differingNext } from "./differing";
-import { MeritTable } from "./merit-table";
+import { CauseTable } from "./tables/cause-table";
+import { differing, differingNext } from "./tables/differing";
+import { MeritTable } from "./tables/merit-table";
 import { OptionPicks } from "./option-picks";
-import { ReturnsTable } from "./returns-table";
+import { ReturnsTable } from "./tables/returns-table";
 import { useChosen } from "./use-chosen";
-import { Verdict } from "./verdict";
+import { Verdict } from "./verdict/verdict";
 
 /** The charts come when they are looked at: drawing them takes a library of its own. */
-const Charts = dynamic(() => import("./charts").then((m) => m.Charts), { ssr: false });
+const Charts = dynamic(() => import("./charts/charts").then((m) => m.Charts), { ssr: false });
 
 /** Two to four options over one another on one score, their figures, their causes, and the verdict. */
 export function SideBySide({ data, author }: { data: PassageData; author: string }) {

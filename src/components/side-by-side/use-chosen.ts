@@ -2,7 +2,7 @@
 
 import { parseAsArrayOf, parseAsString, useQueryState } from "nuqs";
 import { useMemo } from "react";
-import type { OptionJudged } from "../bench/option-cards";
+import type { OptionJudged } from "../passage-in-hand/option-cards";
 
 /** Fingerings that can be held against one another at once. */
 export const MOST_CHOSEN = 4;

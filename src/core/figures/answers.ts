@@ -1,4 +1,4 @@
-import { tasksOf, type Study } from "../fingering/study";
+import { tasksOf, type Study } from "../fingering/study/study";
 import { isBlack } from "../keyboard/pitch";
 import type { Pitch } from "../keyboard/pitch";
 import { playedNotes } from "../passage/passage";

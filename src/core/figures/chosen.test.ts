@@ -1,9 +1,9 @@
 import { studyOfKeys } from "../../../tests/support/studies";
 import { drain } from "../drain";
-import { leaningById } from "../fingering/leanings";
-import { optionConditions } from "../fingering/option-conditions";
-import { fingering, latticesOf, notesAsked } from "../fingering/study";
-import { USUAL_WISHES } from "../fingering/wishes";
+import { leaningById } from "../fingering/options/leanings";
+import { optionConditions } from "../fingering/asked/option-conditions";
+import { fingering, latticesOf, notesAsked } from "../fingering/study/study";
+import { USUAL_WISHES } from "../fingering/asked/wishes";
 import { chosenFigure, tieOf } from "./chosen";
 
 const FIGURE = [60, 64, 67];

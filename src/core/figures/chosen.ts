@@ -1,4 +1,4 @@
-import type { Study } from "../fingering/study";
+import type { Study } from "../fingering/study/study";
 import type { NoteId } from "../passage/note";
 import { answersBetween, figureFrom, melodiesOf } from "./answers";
 import { takesSameFingers, type Figure } from "./figure";

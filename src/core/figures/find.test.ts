@@ -1,6 +1,6 @@
 import { note, passage } from "../../../tests/support/passages";
 import { studyOfKeys, studyOn } from "../../../tests/support/studies";
-import type { Study } from "../fingering/study";
+import type { Study } from "../fingering/study/study";
 import { figuresOf } from "./find";
 import { bondsOf } from "./ties";
 

@@ -1,4 +1,4 @@
-import type { Study } from "../fingering/study";
+import type { Study } from "../fingering/study/study";
 import { answersBetween, figureFrom, melodiesOf, notesFrom, type Answer } from "./answers";
 import type { Figure } from "./figure";
 import type { Melody } from "./melody";

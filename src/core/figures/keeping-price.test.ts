@@ -1,6 +1,6 @@
 import { studyOfKeys } from "../../../tests/support/studies";
 import { drain } from "../drain";
-import { bestFingerings, latticesOf, notesAsked } from "../fingering/study";
+import { bestFingerings, latticesOf, notesAsked } from "../fingering/study/study";
 import { chosenFigure } from "./chosen";
 import { keepingPrices } from "./keeping-price";
 

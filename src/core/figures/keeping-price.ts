@@ -1,8 +1,8 @@
-import type { Conditions } from "../fingering/conditions";
-import { differences, type Fingering, type Pins } from "../fingering/fingering";
+import type { Conditions } from "../fingering/asked/conditions";
+import { differences, type Fingering, type Pins } from "../fingering/study/fingering";
 import type { Lattice } from "../fingering/search/lattice";
 import type { Progress } from "../fingering/search/search";
-import { fingering, judge, notesAsked, type Study } from "../fingering/study";
+import { fingering, judge, notesAsked, type Study } from "../fingering/study/study";
 import type { Finger } from "../hand/finger";
 import type { NoteId } from "../passage/note";
 import { takesSameFingers, type Figure, type FigureReturn } from "./figure";

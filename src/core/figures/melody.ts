@@ -1,6 +1,6 @@
 import type { Side } from "../hand/finger";
 import type { Onset } from "../passage/line";
-import type { Task } from "../fingering/task";
+import type { Task } from "../fingering/study/task";
 import type { NoteId, Note } from "../passage/note";
 import { stepOf } from "../passage/note";
 

@@ -1,5 +1,5 @@
-import type { Bond } from "../fingering/conditions";
-import { tasksOf, type Study } from "../fingering/study";
+import type { Bond } from "../fingering/asked/conditions";
+import { tasksOf, type Study } from "../fingering/study/study";
 import type { NoteId } from "../passage/note";
 import type { Tying } from "./tying";
 import { feelsTheSame, takesSameFingers, type Figure, type FigureReturn } from "./figure";

@@ -1,4 +1,4 @@
-import type { Fingering } from "../fingering/fingering";
+import type { Fingering } from "../fingering/study/fingering";
 import type { NoteId } from "../passage/note";
 import { takesSameFingers, type Figure, type FigureReturn } from "./figure";
 

@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { note, passage } from "../../../tests/support/passages";
 import { studyOn } from "../../../tests/support/studies";
-import { bestFingerings } from "../fingering/study";
-import { planOf } from "../motion/plan";
-import { motionSweeping } from "../motion/motion-sweep";
+import { bestFingerings } from "../fingering/study/study";
+import { planOf } from "../motion/plan/plan";
+import { motionSweeping } from "../motion/plan/motion-sweep";
 import { drain } from "../drain";
 import { add, beats, compare, multiply, toNumber, ZERO } from "../time/beats";
 import { lineOf } from "./line";

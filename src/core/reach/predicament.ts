@@ -4,8 +4,8 @@ import { lineOf, type Line, type Onset, type Stroke } from "../passage/line";
 import { endOf, type Note, type NoteId } from "../passage/note";
 import { playedNotes } from "../passage/passage";
 import { compare, type Beats } from "../time/beats";
-import { tasksOf, type Study } from "../fingering/study";
-import type { Task } from "../fingering/task";
+import { tasksOf, type Study } from "../fingering/study/study";
+import type { Task } from "../fingering/study/task";
 import { holdKeys, type KeysAnswer } from "../placement/hold";
 
 /** A moment at which one hand has several keys to hold, and how it does. */

@@ -1,5 +1,5 @@
-import { bestFingerings, judge, tasksOf, type Study } from "../fingering/study";
-import type { Fingering } from "../fingering/fingering";
+import { bestFingerings, judge, tasksOf, type Study } from "../fingering/study/study";
+import type { Fingering } from "../fingering/study/fingering";
 import type { Side } from "../hand/finger";
 import { compare, type Beats } from "../time/beats";
 import { endOf, type Note, type NoteId } from "../passage/note";

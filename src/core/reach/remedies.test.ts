@@ -1,6 +1,6 @@
 import { note, passage } from "../../../tests/support/passages";
 import { studyOn } from "../../../tests/support/studies";
-import { bestFingerings, judge, notesAsked, type Study } from "../fingering/study";
+import { bestFingerings, judge, notesAsked, type Study } from "../fingering/study/study";
 import type { Finger } from "../hand/finger";
 import { handOfRulerSpan } from "../hand/hand";
 import { playedNotes, type Passage } from "../passage/passage";

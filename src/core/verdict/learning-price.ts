@@ -1,6 +1,6 @@
-import { differences, type Fingering } from "../fingering/fingering";
-import { positionsOf } from "../fingering/positions";
-import { notesAsked, type Study } from "../fingering/study";
+import { differences, type Fingering } from "../fingering/study/fingering";
+import { positionsOf } from "../fingering/explain/positions";
+import { notesAsked, type Study } from "../fingering/study/study";
 import { dayAfter, daysBetween, type Day } from "../time/days";
 
 /** What an option costs to learn, against what is in the fingers now. */

@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray, sql } from "drizzle-orm";
-import type { RuledOut } from "@/core/fingering/conditions";
-import type { Fingering, Pins } from "@/core/fingering/fingering";
+import type { RuledOut } from "@/core/fingering/asked/conditions";
+import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Finger } from "@/core/hand/finger";
 import type { Db, Tx } from "../client";

@@ -1,11 +1,11 @@
 import { randomUUID } from "node:crypto";
 import { freshDatabase } from "../../../tests/support/database";
 import { noteXml, scoreXml, bytes } from "../../../tests/support/musicxml";
-import type { Fingering, Pins } from "@/core/fingering/fingering";
+import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
-import { importPiece } from "@/server/pieces";
-import { addPassage } from "@/server/passages";
-import { player } from "@/server/player";
+import { importPiece } from "@/server/pieces/pieces";
+import { addPassage } from "@/server/passages/passages";
+import { player } from "@/server/players/player";
 import type { Db } from "../client";
 import { edit, fingeringVersion, noteMark, piece } from "../schema";
 import { keepEdit, keepWalk, walkTo, type Kept } from "./edits";

@@ -1,9 +1,9 @@
 import { and, asc, eq, inArray, sql, type SQL } from "drizzle-orm";
 import { alias } from "drizzle-orm/pg-core";
-import type { RuledOut } from "@/core/fingering/conditions";
-import type { LeaningId } from "@/core/fingering/leanings";
-import type { Fingering, Pins } from "@/core/fingering/fingering";
-import { optionName } from "@/core/fingering/worth-showing";
+import type { RuledOut } from "@/core/fingering/asked/conditions";
+import type { LeaningId } from "@/core/fingering/options/leanings";
+import type { Fingering, Pins } from "@/core/fingering/study/fingering";
+import { optionName } from "@/core/fingering/options/worth-showing";
 import type { Db, Tx } from "../client";
 import { edit, fingering, fingeringVersion, passageChange, type origin } from "../schema";
 import { basisOf } from "./basis";

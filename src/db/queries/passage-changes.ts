@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
 import { isSame } from "@/core/merge";
-import { mergedWishes, type FingeringWishes } from "@/core/fingering/wishes";
-import { mergedMarks, type PlanMarks } from "@/core/motion/plan-marks";
+import { mergedWishes, type FingeringWishes } from "@/core/fingering/asked/wishes";
+import { mergedMarks, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
 import type { Db, Tx } from "../client";
 import { edit, fingering, passage, passageChange } from "../schema";

@@ -13,9 +13,9 @@ import {
   unique,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { RuledOut } from "@/core/fingering/conditions";
-import { LEANING_IDS, type LeaningId } from "@/core/fingering/leanings";
-import type { Fingering, Pins } from "@/core/fingering/fingering";
+import type { RuledOut } from "@/core/fingering/asked/conditions";
+import { LEANING_IDS, type LeaningId } from "@/core/fingering/options/leanings";
+import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import { historyPlace } from "./history";
 import { passage } from "./passage";
 

@@ -14,8 +14,8 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { NoteRemedy } from "@/core/passage/remedied";
-import { USUAL_WISHES, type FingeringWishes } from "@/core/fingering/wishes";
-import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/plan-marks";
+import { USUAL_WISHES, type FingeringWishes } from "@/core/fingering/asked/wishes";
+import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import { piece } from "./piece";
 

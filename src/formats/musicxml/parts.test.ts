@@ -1,6 +1,6 @@
 import { bytes, noteXml, partsXml } from "../../../tests/support/musicxml";
 import { excerpt } from "./excerpt";
-import type { Fingering } from "@/core/fingering/fingering";
+import type { Fingering } from "@/core/fingering/study/fingering";
 import { readScore } from "./open";
 import { partById, partRemarks, partsToChoose, pianoPart } from "./parts";
 import { passageFrom } from "./passage";

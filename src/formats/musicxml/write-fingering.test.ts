@@ -1,5 +1,5 @@
 import { strToU8, unzipSync, zipSync } from "fflate";
-import type { Fingering } from "@/core/fingering/fingering";
+import type { Fingering } from "@/core/fingering/study/fingering";
 import { bytes, noteXml, scoreXml } from "../../../tests/support/musicxml";
 import { readScore } from "./open";
 import { passageFrom } from "./passage";

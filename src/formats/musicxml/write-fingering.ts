@@ -1,7 +1,7 @@
-import type { Fingering } from "@/core/fingering/fingering";
+import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
-import type { SignPlaced } from "@/core/motion/signs";
+import type { SignPlaced } from "@/core/motion/marks/signs";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import { splice, type Edit } from "../xml/splice";
 import { childrenOf, type Element } from "../xml/tree";

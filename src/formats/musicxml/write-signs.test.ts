@@ -1,5 +1,5 @@
 import { bytes, noteXml, scoreXml } from "../../../tests/support/musicxml";
-import type { SignPlaced } from "@/core/motion/signs";
+import type { SignPlaced } from "@/core/motion/marks/signs";
 import type { NoteId } from "@/core/passage/note";
 import { readScore } from "./open";
 import { passageFrom } from "./passage";

@@ -1,4 +1,4 @@
-import type { SignPlaced } from "@/core/motion/signs";
+import type { SignPlaced } from "@/core/motion/marks/signs";
 import type { NoteId } from "@/core/passage/note";
 import type { Edit } from "../xml/splice";
 import { childrenOf, escapeXml } from "../xml/tree";

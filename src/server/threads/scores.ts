@@ -1,11 +1,11 @@
 import { createHash } from "node:crypto";
 import { LRUCache } from "lru-cache";
-import { notesInDoubt } from "@/core/fingering/in-doubt";
-import type { Fingering, Pins } from "@/core/fingering/fingering";
-import { studyOf, type StudyData } from "@/core/fingering/study-data";
-import { planOf } from "@/core/motion/plan";
-import { withTouches, withTune, type PlanMarks } from "@/core/motion/plan-marks";
-import { ownSigns, signsOf, type SignPlaced } from "@/core/motion/signs";
+import { notesInDoubt } from "@/core/fingering/explain/in-doubt";
+import type { Fingering, Pins } from "@/core/fingering/study/fingering";
+import { studyOf, type StudyData } from "@/core/fingering/study/study-data";
+import { planOf } from "@/core/motion/plan/plan";
+import { withTouches, withTune, type PlanMarks } from "@/core/motion/marks/plan-marks";
+import { ownSigns, signsOf, type SignPlaced } from "@/core/motion/marks/signs";
 import type { Note, NoteId } from "@/core/passage/note";
 import { handOf, type Hands, type HandsTaken, type Passage } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { Bench } from "@/components/bench/bench";
-import { passageAsked } from "@/server/passage-asked";
+import { passageAsked } from "@/server/passages/passage-asked";
 
 export const dynamic = "force-dynamic";
 

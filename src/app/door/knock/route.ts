@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { knock } from "@/server/doors/passphrase";
 import { newSession, SESSION_COOKIE, SESSION_SECONDS } from "@/server/doors/session";
-import { refused } from "@/server/uploaded";
+import { refused } from "@/server/pieces/uploaded";
 
 const Said = z.object({ said: z.string().max(1000) });
 

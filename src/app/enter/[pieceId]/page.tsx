@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { z } from "zod";
 import { EnterView } from "@/components/enter/enter-view";
 import { database } from "@/server/connection";
-import { entryData } from "@/server/entries";
+import { entryData } from "@/server/pieces/entries";
 
 export const metadata: Metadata = { title: "Enter a passage" };
 export const dynamic = "force-dynamic";

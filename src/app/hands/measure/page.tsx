@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { MeasureAtKeys } from "@/components/hands/measure-at-keys";
 import { database } from "@/server/connection";
-import { playersZone } from "@/server/players-zone";
-import { handsData } from "@/server/hands";
-import { player } from "@/server/player";
+import { playersZone } from "@/server/players/players-zone";
+import { handsData } from "@/server/hands/hands";
+import { player } from "@/server/players/player";
 
 export const metadata: Metadata = { title: "Measure at the keys" };
 export const dynamic = "force-dynamic";

@@ -2,9 +2,9 @@ import type { Metadata } from "next";
 import Link from "next/link";
 import { ReachSheet } from "@/components/reach/reach-sheet";
 import { database } from "@/server/connection";
-import { playersZone } from "@/server/players-zone";
-import { handsData } from "@/server/hands";
-import { player } from "@/server/player";
+import { playersZone } from "@/server/players/players-zone";
+import { handsData } from "@/server/hands/hands";
+import { player } from "@/server/players/player";
 
 export const metadata: Metadata = { title: "Reach sheet" };
 export const dynamic = "force-dynamic";

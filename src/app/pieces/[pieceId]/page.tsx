@@ -6,7 +6,7 @@ import { barsText } from "@/components/repertoire/bars-text";
 import { PartChoice } from "@/components/repertoire/part-choice";
 import { PieceView } from "@/components/repertoire/piece-view";
 import { database } from "@/server/connection";
-import { pieceData } from "@/server/piece-data";
+import { pieceData } from "@/server/pieces/piece-data";
 
 export const metadata: Metadata = { title: "Piece" };
 export const dynamic = "force-dynamic";

@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { SideBySide } from "@/components/side-by-side/side-by-side";
-import { passageAsked } from "@/server/passage-asked";
+import { passageAsked } from "@/server/passages/passage-asked";
 import { database } from "@/server/connection";
-import { player } from "@/server/player";
+import { player } from "@/server/players/player";
 
 export const dynamic = "force-dynamic";
 

@@ -3,7 +3,7 @@ import type { Instrument } from "../../keyboard/instrument";
 import type { Stroke } from "../../passage/line";
 import type { Manner } from "../../passage/passage";
 import type { Placements } from "../../placement/placements";
-import type { Frame, Press } from "../frame";
+import type { Frame, Press } from "../frames/frame";
 import type { Weights } from "./weights";
 
 export type Unit = "mm" | "ms" | "Hz" | "notes" | "mm x ms";

@@ -1,6 +1,6 @@
 import { limitsOf, type Hand } from "../../hand/hand";
 import { KEYBOARD, MOTION } from "../../physics";
-import type { Press } from "../frame";
+import type { Press } from "../frames/frame";
 import { apart } from "./stretch";
 
 /**

@@ -1,6 +1,6 @@
 import { whiteWidth } from "../../keyboard/geometry";
 import { KEYBOARD, MOTION } from "../../physics";
-import type { Press } from "../frame";
+import type { Press } from "../frames/frame";
 import type { Moment } from "./cause";
 import { carryTime } from "./fitts";
 import { crowdingStrain, openingStrain, passStrain } from "./stretch";

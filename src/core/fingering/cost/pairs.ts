@@ -1,4 +1,4 @@
-import type { Press } from "../frame";
+import type { Press } from "../frames/frame";
 import type { Moment } from "./cause";
 import { boundShare } from "./join";
 

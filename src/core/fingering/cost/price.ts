@@ -1,8 +1,8 @@
 import type { Finger } from "../../hand/finger";
 import type { Stroke } from "../../passage/line";
-import type { Digits } from "../fingering";
-import { frameAfter, press, type Frame, type Press } from "../frame";
-import type { Task } from "../task";
+import type { Digits } from "../study/fingering";
+import { frameAfter, press, type Frame, type Press } from "../frames/frame";
+import type { Task } from "../study/task";
 import type { Found, Moment, Tell } from "./cause";
 import { CAUSES } from "./causes";
 import { isCarried } from "./join";

@@ -1,4 +1,4 @@
-import type { Frame } from "../frame";
+import type { Frame } from "../frames/frame";
 
 /**
  * Full cycles a second at which the forearm turns to and fro over three onsets: one finger, another, and back towards

@@ -1,7 +1,7 @@
 import { COMFORT, strainOfClosing, strainOfOpening } from "../../hand/limits";
 import { limitsOf } from "../../hand/hand";
 import { MOTION } from "../../physics";
-import type { Press } from "../frame";
+import type { Press } from "../frames/frame";
 import type { Moment } from "./cause";
 import { carryTime } from "./fitts";
 

@@ -1,6 +1,6 @@
 import { fingerName } from "../../hand/finger";
 import { pitchClassName } from "../../keyboard/pitch";
-import type { Press } from "../frame";
+import type { Press } from "../frames/frame";
 
 /** "1 and 5", lower finger first. */
 export function fingers(a: Press | null, b: Press | null): string {

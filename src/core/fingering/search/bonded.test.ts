@@ -2,10 +2,10 @@ import { seeded } from "../../../../tests/support/seeded";
 import { note, passage } from "../../../../tests/support/passages";
 import { studyOn } from "../../../../tests/support/studies";
 import { drain } from "../../drain";
-import type { Bond } from "../conditions";
+import type { Bond } from "../asked/conditions";
 import type { Stroke } from "../../passage/line";
 import { price } from "../cost/price";
-import { latticesOf, solving, tasksOf, type Study } from "../study";
+import { latticesOf, solving, tasksOf, type Study } from "../study/study";
 
 /** A figure of single notes and two-note chords, a note between, and the figure again some semitones away. */
 function returning(random: ReturnType<typeof seeded>, length: number): { study: Study; bonds: readonly Bond[] } {

@@ -1,8 +1,8 @@
 import type { Cause, Moment, Tell } from "../cost/cause";
 import { CAUSES } from "../cost/causes";
 import { isCarried } from "../cost/join";
-import type { Frame } from "../frame";
-import type { Task } from "../task";
+import type { Frame } from "../frames/frame";
+import type { Task } from "../study/task";
 
 /** The cost of a step, summed over the same causes that price a printed fingering. */
 export interface Costs {

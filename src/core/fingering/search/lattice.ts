@@ -1,7 +1,7 @@
-import { candidatesFor, type Candidate, type PinnedDigits } from "../candidates";
-import { frameAfter, type Frame } from "../frame";
+import { candidatesFor, type Candidate, type PinnedDigits } from "../frames/candidates";
+import { frameAfter, type Frame } from "../frames/frame";
 import type { Onset } from "../../passage/line";
-import type { Task } from "../task";
+import type { Task } from "../study/task";
 import { costsOf, type Costs } from "./costs";
 import { knownSteps, MOST_KEPT, type Steps } from "./known-steps";
 import type { Layer } from "./layer";

@@ -1,5 +1,5 @@
-import type { Candidate } from "../candidates";
-import type { Frame } from "../frame";
+import type { Candidate } from "../frames/candidates";
+import type { Frame } from "../frames/frame";
 
 /**
  * The frames possible at one onset, the states that end in them, and what each step costs.

@@ -12,8 +12,8 @@ import { thumbTakesBoth, withoutDoubled } from "../../placement/doubled";
 import { solvePlacement } from "../../placement/solve";
 import { price } from "../cost/price";
 import { WEIGHTS } from "../cost/weights";
-import { press, type Press } from "../frame";
-import type { Task } from "../task";
+import { press, type Press } from "../frames/frame";
+import type { Task } from "../study/task";
 import { search } from "./search";
 
 const MANNER: Manner = { tempo: 100, touch: "legato", pedal: false };

@@ -1,9 +1,9 @@
 import { drain } from "../../drain";
-import type { Digits } from "../fingering";
-import type { PinnedDigits } from "../candidates";
-import { frameAfter, type Press } from "../frame";
+import type { Digits } from "../study/fingering";
+import type { PinnedDigits } from "../frames/candidates";
+import { frameAfter, type Press } from "../frames/frame";
 import type { Onset } from "../../passage/line";
-import type { Task } from "../task";
+import type { Task } from "../study/task";
 import { latticeOf, type Lattice } from "./lattice";
 import type { Layer } from "./layer";
 import { waysTo, type Open, type Ways } from "./ways";

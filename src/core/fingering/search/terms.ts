@@ -1,8 +1,8 @@
 import { isBlack } from "../../keyboard/pitch";
 import type { Line } from "../../passage/line";
-import type { Candidate, PinnedDigits } from "../candidates";
-import type { Conditions } from "../conditions";
-import type { Digits, Fingering } from "../fingering";
+import type { Candidate, PinnedDigits } from "../frames/candidates";
+import type { Conditions } from "../asked/conditions";
+import type { Digits, Fingering } from "../study/fingering";
 import type { Finger } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
 

@@ -7,7 +7,7 @@ import type { NoteId } from "../../passage/note";
 import type { Passage } from "../../passage/passage";
 import { price } from "../cost/price";
 import { WEIGHTS } from "../cost/weights";
-import { judge, latticesOf, solving, tasksOf, type Study } from "../study";
+import { judge, latticesOf, solving, tasksOf, type Study } from "../study/study";
 import { asShared, share, sharing } from "./sharing";
 import { sharingWeights, type SharingWishes } from "./wishes";
 

@@ -1,5 +1,5 @@
 import type { NoteId } from "../../passage/note";
-import { times } from "../leanings/leaning";
+import { times } from "../options/leanings/leaning";
 import type { Weights } from "../cost/weights";
 
 /** Which notes the other hand may take. */

@@ -12,7 +12,7 @@ import { noWindow } from "./no-window";
 import { rocking } from "./rocking";
 import { short } from "./short";
 import { sideways } from "./sideways";
-import type { PlanFound } from "../hand-plan";
+import type { PlanFound } from "../plan/hand-plan";
 import type { Warning, WarningRule } from "./warning";
 
 export type { Warning } from "./warning";

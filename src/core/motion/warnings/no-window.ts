@@ -1,5 +1,5 @@
 import { MOTION } from "../../physics";
-import { tempoWithoutWindow } from "../release";
+import { tempoWithoutWindow } from "../hand/release";
 import { eachHand, whole } from "./warning";
 
 /** A wide opening after which the hand finds no time to close. */

@@ -1,5 +1,5 @@
 import type { NoteId } from "../../passage/note";
-import type { HandPlan, PlanFound } from "../hand-plan";
+import type { HandPlan, PlanFound } from "../plan/hand-plan";
 
 /** Something in the plan that the player should know of: always with a place, a figure, and what to change. */
 export interface Warning {

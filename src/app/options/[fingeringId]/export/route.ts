@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { database } from "@/server/connection";
-import { orRefused } from "@/server/uploaded";
-import { DIGITS_WRITTEN, exportOption, SIGNS_WRITTEN } from "@/server/export";
+import { orRefused } from "@/server/pieces/uploaded";
+import { DIGITS_WRITTEN, exportOption, SIGNS_WRITTEN } from "@/server/export/export";
 
 /** The piece's own file with one option's digits in it: all, or with ?digits=doubt those that a pianist would write; with ?signs=plan the signs of its hand plan too. */
 export async function GET(

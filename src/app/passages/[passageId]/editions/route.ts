@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { database } from "@/server/connection";
-import { addEdition } from "@/server/editions";
-import { orRefused, refused, uploaded } from "@/server/uploaded";
+import { addEdition } from "@/server/options/editions";
+import { orRefused, refused, uploaded } from "@/server/pieces/uploaded";
 
 /** Takes in another file of the same passage; answers with its options, or with a sentence that says what is wrong. */
 export async function POST(

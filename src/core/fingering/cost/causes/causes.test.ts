@@ -2,7 +2,7 @@ import { fingered, studyOfKeys, studyOn } from "../../../../../tests/support/stu
 import { note, passage } from "../../../../../tests/support/passages";
 import type { Note } from "../../../passage/note";
 import type { Manner, Tune } from "../../../passage/passage";
-import { bestFingerings, judge, notesAsked, type CauseJudged, type Study } from "../../study";
+import { bestFingerings, judge, notesAsked, type CauseJudged, type Study } from "../../study/study";
 import { CAUSES } from "./index";
 
 /** What one cause finds in a fingered passage, note by note. */

@@ -1,4 +1,4 @@
-import type { Press } from "../../frame";
+import type { Press } from "../../frames/frame";
 import type { Cause, Moment } from "../cause";
 import { freeBefore } from "../join";
 import { openBeyond } from "../stretch";

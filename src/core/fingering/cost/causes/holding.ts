@@ -3,7 +3,7 @@ import type { Finger } from "../../../hand/finger";
 import { MIDDLING } from "../../../passage/passage";
 import { gainOf } from "../../../placement/causes";
 import type { Placement } from "../../../placement/placement";
-import type { Press } from "../../frame";
+import type { Press } from "../../frames/frame";
 import type { Cause } from "../cause";
 import type { Weights } from "../weights";
 import { fingers, mm } from "../words";

@@ -1,7 +1,7 @@
 import { blackAt } from "../../../keyboard/geometry";
 import { isBlack, isOnKeyboard } from "../../../keyboard/pitch";
 import { MOTION } from "../../../physics";
-import type { Press } from "../../frame";
+import type { Press } from "../../frames/frame";
 import type { Cause, Moment, Tell } from "../cause";
 import { clearanceBetween } from "../clearance";
 import { eachJoinPair } from "../pairs";

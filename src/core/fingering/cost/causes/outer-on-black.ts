@@ -1,6 +1,6 @@
 import { fingerName } from "../../../hand/finger";
 import type { Cause } from "../cause";
-import type { Press } from "../../frame";
+import type { Press } from "../../frames/frame";
 import { fingerOnKey, mm } from "../words";
 
 /** Thumb or little finger on a black key, more so when the hand comes from or goes to a white one. */

@@ -1,6 +1,6 @@
 import { MIDDLING } from "../../../passage/passage";
 import { fingerName } from "../../../hand/finger";
-import type { Frame, Press } from "../../frame";
+import type { Frame, Press } from "../../frames/frame";
 import type { Cause, Moment, Tell } from "../cause";
 
 /** Fourth and fifth finger at work, 3 and 4 one after the other, and 3, 4, 5 in a row. */

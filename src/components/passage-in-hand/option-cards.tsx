@@ -1,0 +1,108 @@
+import { ToggleGroup } from "radix-ui";
+import { leaningById } from "@/core/fingering/options/leanings";
+import type { MeritFound } from "@/core/merits";
+import type { Judged } from "@/core/fingering/study/study";
+import type { OptionData } from "@/server/types";
+import { TONE_COLOUR, toneOf, strainText } from "../strain";
+
+export interface OptionJudged {
+  readonly option: OptionData;
+  readonly judged: Judged;
+}
+
+/** What a card says of an option beside its strain. */
+export interface CardMerits {
+  readonly widest: MeritFound;
+  readonly moves: number;
+  readonly passes: number;
+  readonly traps: number;
+}
+
+/** Where an option comes from: a leaning, an edition or a place by its name, or the player. */
+export function originText({ origin, leaning, author }: OptionData): string {
+  if (author) return author;
+  if (origin === "solved") return leaningById(leaning).label;
+  return origin === "printed" ? "as printed" : "your own";
+}
+
+interface Props {
+  readonly all: readonly OptionJudged[];
+  /** Letter of the option in force: the one that the digits change. */
+  readonly chosen: string;
+  /** Letter of the option shown for a look, if any. */
+  readonly previewed: string | null;
+  readonly taken: string | null;
+  readonly merits: ReadonlyMap<string, CardMerits>;
+  /** Letter of the one that strains least. */
+  readonly least: string | null;
+  readonly onPreview: (name: string | null) => void;
+  readonly onChoose: (name: string) => void;
+}
+
+/** The options as a column: pointing at one or reaching it by keyboard shows it on the score, choosing puts it in force. */
+export function OptionCards({ all, chosen, previewed, taken, merits, least, onPreview, onChoose }: Props) {
+  return (
+    <ToggleGroup.Root
+      type="single"
+      orientation="vertical"
+      value={chosen}
+      onValueChange={(name) => {
+        if (name) onChoose(name);
+      }}
+      aria-label="Options"
+      className="flex flex-col"
+      onMouseLeave={() => onPreview(null)}
+      onBlur={() => onPreview(null)}
+    >
+      {all.map(({ option, judged }) => (
+        <ToggleGroup.Item
+          key={option.id}
+          value={option.name}
+          aria-label={cardText(option, judged, merits.get(option.id))}
+          onMouseEnter={() => onPreview(option.name)}
+          onFocus={() => onPreview(option.name)}
+          className={`grid min-h-11 grid-cols-[1.6rem_1fr_auto] items-baseline gap-x-2 border-t border-hairline py-1.5 pl-2 text-left data-[state=on]:bg-raised data-[state=on]:shadow-[inset_3px_0_0_var(--velvet)] ${previewed === option.name ? "bg-raised" : ""}`}
+        >
+          <span className="font-serif text-xl italic">{option.name}</span>
+          <span className="text-sm">
+            {originText(option)}
+            {taken === option.id && <span className="ml-2 font-semibold text-velvet">taken</span>}
+            <span className="block text-xs text-soft">{meritsText(merits.get(option.id))}</span>
+          </span>
+          <span className="pr-1 text-right">
+            {least === option.name && all.length > 1 && <span className="mr-1.5 text-xs text-soft">least</span>}
+            <span className="text-lg">{strainText(judged.strain)}</span>
+            <span
+              aria-hidden
+              className="mt-0.5 ml-auto block h-1"
+              style={{
+                background: TONE_COLOUR[toneOf(judged.strain)],
+                width: `${Math.min(56, Math.max(4, judged.strain))}px`,
+              }}
+            />
+          </span>
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+}
+
+function cardText(option: OptionData, judged: Judged, merits: CardMerits | undefined): string {
+  const more = merits ? `, ${meritsText(merits)}` : "";
+  return `Option ${option.name}, ${originText(option)}, strain ${strainText(judged.strain)}${more}`;
+}
+
+function meritsText(merits: CardMerits | undefined): string {
+  if (!merits) return "";
+  const { widest, moves, passes, traps } = merits;
+  const counts = [
+    counted(moves, "move", "moves"),
+    counted(passes, "pass", "passes"),
+    ...(traps > 0 ? [counted(traps, "trap", "traps")] : []),
+  ];
+  return `opens ${Math.round(widest.amount)} mm, ${counts.join(", ")}`;
+}
+
+function counted(amount: number, one: string, many: string): string {
+  return amount === 0 ? `no ${many}` : `${amount} ${amount === 1 ? one : many}`;
+}

@@ -1,0 +1,181 @@
+import { memo } from "react";
+import type { NoteId } from "@/core/passage/note";
+import type { LinePlaces } from "../../score/engraving/places";
+import type { LaneId, LaneLimit, LaneSeries } from "./lanes";
+
+/** A lane as it is drawn under a line of music: one series a hand. */
+export interface DrawnLane {
+  readonly id: LaneId;
+  readonly label: string;
+  readonly kind: "line" | "bars";
+  readonly hands: readonly { readonly side: "right" | "left"; readonly series: LaneSeries }[];
+}
+
+interface Props {
+  readonly places: LinePlaces;
+  readonly lanes: readonly DrawnLane[];
+  readonly selected: NoteId | null;
+  readonly onSelect: (note: NoteId) => void;
+  readonly onFold: (lane: LaneId) => void;
+}
+
+/** px of a lane for one hand. */
+const HEIGHT = 38;
+/** px kept free over and under its line. */
+const MARGIN = 6;
+
+/** The lanes of the hand plan under a line of music, aligned to its onsets: quiet lines, with the player's limits. */
+export const PlanLanes = memo(function PlanLanes({ places, lanes, selected, onSelect, onFold }: Props) {
+  return lanes.map((lane) => (
+    <div key={lane.id} className="relative">
+      <button
+        type="button"
+        onClick={() => onFold(lane.id)}
+        title={`Fold the lane ${lane.label}`}
+        aria-label={`Fold the lane ${lane.label}`}
+        className="absolute -top-px left-0 z-10 min-h-6 bg-paper/80 pr-1 text-left font-serif text-[11px] text-soft italic hover:text-velvet"
+      >
+        {lane.label}
+      </button>
+      {lane.hands.map(({ side, series }) => (
+        <Hand key={side} {...{ places, lane, side, series, selected, onSelect }} two={lane.hands.length > 1} />
+      ))}
+    </div>
+  ));
+});
+
+interface HandProps extends Pick<Props, "places" | "selected" | "onSelect"> {
+  readonly lane: DrawnLane;
+  readonly side: "right" | "left";
+  readonly series: LaneSeries;
+  readonly two: boolean;
+}
+
+function Hand({ places, lane, side, series, two, selected, onSelect }: HandProps) {
+  const { points, range, limits, unit } = series;
+  const [low, high] = range;
+  const y = (value: number): number =>
+    MARGIN + ((high - Math.min(high, Math.max(low, value))) / Math.max(1e-6, high - low)) * (HEIGHT - 2 * MARGIN);
+  const shown = points.flatMap((p) => {
+    const place = places.notes.get(p.note);
+    return place ? [{ ...p, x: place.x }] : [];
+  });
+  if (shown.length === 0) return null;
+  const path =
+    lane.id === "shape"
+      ? steps(shown.map((p) => ({ x: p.x, y: y(p.value) })))
+      : line(shown.map((p) => ({ x: p.x, y: y(p.value) })));
+  return (
+    <svg
+      width={places.width}
+      height={HEIGHT}
+      className="block overflow-visible border-t border-hairline"
+      role="img"
+      aria-label={`${lane.label}${two ? `, ${side} hand` : ""}, onset by onset`}
+      data-lane={lane.id}
+    >
+      <line x1={0} x2={places.width} y1={y(0)} y2={y(0)} stroke="var(--hairline)" />
+      {limits.map((limit) => (
+        <Limit key={limit.words} {...limit} y={y(limit.at)} width={places.width} />
+      ))}
+      {(["least", "most"] as const).map((end) => (
+        <path
+          key={end}
+          data-room={end}
+          d={line(shown.flatMap((p) => (p.room ? [{ x: p.x, y: y(p.room[end]) }] : [])))}
+          fill="none"
+          {...LIMIT_LOOK}
+        />
+      ))}
+      {lane.kind === "line" && <path d={path} fill="none" stroke="var(--ink)" strokeWidth={1.1} />}
+      {shown.map((p, i) => (
+        <g key={p.note} className="cursor-pointer" onClick={() => onSelect(p.note)}>
+          <title>{p.words}</title>
+          <rect
+            x={p.x - 9}
+            y={0}
+            width={18}
+            height={HEIGHT}
+            className="print:hidden"
+            fill={selected === p.note ? "var(--velvet)" : "transparent"}
+            opacity={selected === p.note ? 0.12 : 1}
+          />
+          {lane.kind === "bars" ? (
+            <rect
+              x={p.x - 1.5}
+              y={Math.min(y(0), y(p.value))}
+              width={3}
+              height={Math.max(1, Math.abs(y(p.value) - y(0)))}
+              fill="var(--ink)"
+            />
+          ) : (
+            <circle cx={p.x} cy={y(p.value)} r={1.8} fill="var(--ink)" />
+          )}
+          {p.beyond && (
+            <path
+              d={`M ${p.x - 3} ${HEIGHT - 8} l 6 6 M ${p.x + 3} ${HEIGHT - 8} l -6 6`}
+              stroke="var(--ink)"
+              strokeWidth={1.3}
+            />
+          )}
+          {lane.id === "shape" && p.words.split(":")[0] !== shown[i - 1]?.words.split(":")[0] && (
+            <text
+              x={p.x - 4}
+              y={y(p.value) > HEIGHT / 2 ? y(p.value) - 4 : y(p.value) + 11}
+              fontSize={10}
+              fontFamily="var(--font-serif)"
+              fontStyle="italic"
+              fill="var(--ink)"
+            >
+              {p.words.split(":")[0]}
+            </text>
+          )}
+        </g>
+      ))}
+      {unit !== "" && (
+        <text x={0} y={HEIGHT - 4} fontSize={9} fill="var(--ink-soft)" fontFamily="var(--font-sans)">
+          {`${two ? `${side}, ` : ""}${low < -0.5 ? `−${Math.round(-low)} to ` : "0 to "}${Math.round(high)} ${unit}`}
+        </text>
+      )}
+    </svg>
+  );
+}
+
+/** Limits are dotted, whatever they limit. */
+const LIMIT_LOOK = { stroke: "var(--ink-soft)", strokeWidth: 0.8, strokeDasharray: "1 3.5" };
+
+/** A limit of the player with its figure at the end of the line, where no note stands. */
+function Limit({ figure, words, y, width }: LaneLimit & { readonly y: number; readonly width: number }) {
+  return (
+    <g data-limit={figure}>
+      <line x1={0} x2={width} y1={y} y2={y} {...LIMIT_LOOK} />
+      <text
+        x={width}
+        y={y < HEIGHT / 2 ? y + 9 : y - 3}
+        textAnchor="end"
+        fontSize={9}
+        fill="var(--ink-soft)"
+        stroke="var(--paper)"
+        strokeWidth={3}
+        paintOrder="stroke"
+        fontFamily="var(--font-sans)"
+      >
+        {figure}
+      </text>
+      <title>{words}</title>
+    </g>
+  );
+}
+
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+function line(points: readonly Point[]): string {
+  return points.map(({ x, y }, i) => `${i === 0 ? "M" : "L"} ${x} ${y}`).join(" ");
+}
+
+function steps(points: readonly Point[]): string {
+  return points.map(({ x, y }, i) => (i === 0 ? `M ${x} ${y}` : `H ${x} V ${y}`)).join(" ");
+}

@@ -1,0 +1,124 @@
+"use client";
+
+import { format, parseISO } from "date-fns";
+import { useState } from "react";
+import { daysBetween, type Day } from "@/core/time/days";
+import { deadlineFor } from "@/core/verdict/deadline";
+import { trialPlan } from "@/core/verdict/trial-plan";
+import type { PassageData } from "@/server/types";
+import { Button } from "../../ui/button";
+import { INPUT_LOOK } from "../../ui/field";
+import { TrialDays } from "./trial-days";
+import type { VerdictInHand } from "./use-verdict";
+
+interface Props {
+  readonly data: PassageData;
+  readonly inHand: VerdictInHand;
+}
+
+/** How the passage stands: not decided, to be decided by a day, or taken, with what comes next. */
+export function StandingView({ data, inHand }: Props) {
+  const { standing } = inHand;
+  if (standing.state === "taken") return <Taken data={data} inHand={inHand} />;
+  const plan =
+    standing.state === "undecided"
+      ? trialPlan(
+          data.today,
+          standing.decideOn,
+          data.options.map((o) => o.name),
+          data.study.manner.tempo,
+        )
+      : [];
+  return (
+    <div className="border-l-2 border-hairline pl-3 text-sm">
+      {standing.state === "undecided" ? (
+        <p className="text-base">
+          To be decided by <strong>{format(parseISO(standing.decideOn), "d MMMM")}</strong>,{" "}
+          {daysText(standing.daysLeft)}.
+        </p>
+      ) : (
+        <p>Not decided. Learning starts when one is taken; set a day, and try all of them until then.</p>
+      )}
+      <DeadlineForm data={data} inHand={inHand} />
+      {plan.length > 0 && <TrialDays plan={plan} today={data.today} />}
+    </div>
+  );
+}
+
+function daysText(days: number): string {
+  if (days < 0) return `${-days} ${days === -1 ? "day" : "days"} ago`;
+  return days === 0 ? "today" : `in ${days} ${days === 1 ? "day" : "days"}`;
+}
+
+/** The day by which to decide: offered from the days left to the concert, and the player's to change. */
+function DeadlineForm({ data, inHand }: Props) {
+  const concert = (data.recital?.heldOn ?? null) as Day | null;
+  const [decideOn, setDecideOn] = useState<string>(deadlineFor(data.today, concert));
+  const { standing } = inHand;
+  const left = concert ? daysBetween(data.today, concert) : null;
+  return (
+    <form
+      className="mt-2 flex flex-wrap items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!decideOn) return inHand.complain("Choose the day by which to decide.");
+        inHand.say({ kind: "undecided", decideOn: decideOn as Day });
+      }}
+    >
+      <label className="flex flex-col gap-1 text-soft">
+        {standing.state === "undecided" ? "Another day" : "Decide by"}
+        <input
+          type="date"
+          value={decideOn}
+          min={data.today}
+          onChange={(event) => setDecideOn(event.target.value)}
+          className={`${INPUT_LOOK} text-ink`}
+        />
+      </label>
+      <Button type="submit">{standing.state === "undecided" ? "Move it there" : "Leave it open until then"}</Button>
+      {left !== null && left > 0 && standing.state === "open" && (
+        <p className="w-full text-soft">Offered from the {left} days left to the concert.</p>
+      )}
+    </form>
+  );
+}
+
+function Taken({ data, inHand }: Props) {
+  const { events, standing, practisedToday } = inHand;
+  const taken = events.findLast((e) => e.kind === "taken");
+  if (standing.state !== "taken" || !taken) return null;
+  const name = data.options.find((o) => o.id === standing.fingeringId)?.name ?? "?";
+  return (
+    <div className="border-l-2 border-velvet pl-3">
+      <p>
+        Option <span className="font-serif text-lg italic">{name}</span> is taken.
+      </p>
+      <p className="font-serif italic">{taken.reason}</p>
+      <p className="text-sm text-soft">
+        {taken.author}, {format(parseISO(taken.at), "d MMM yyyy, HH:mm")}
+      </p>
+      {standing.reviewIn !== null && (
+        <p className="mt-2 text-sm" role={standing.reviewIn === 0 ? "status" : undefined}>
+          {standing.reviewIn === 0
+            ? `Practised on ${standing.practised} days: time to look at it again. If the spot has not improved, change the fingering.`
+            : `Practised on ${standing.practised} ${standing.practised === 1 ? "day" : "days"}; to be looked at again after ${standing.reviewIn} more.`}
+        </p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button
+          aria-pressed={practisedToday}
+          onClick={() => inHand.practise(!practisedToday)}
+          className="aria-pressed:border-velvet! aria-pressed:text-velvet!"
+        >
+          Practised today
+        </Button>
+        {standing.reviewIn === 0 && (
+          <Button onClick={() => inHand.say({ kind: "reviewed", reason: "Kept.", reviewAfter: taken.reviewAfter })}>
+            It has improved: keep it
+          </Button>
+        )}
+        <Button onClick={() => inHand.say({ kind: "reopened" })}>Reopen</Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,24 @@
+import type { Finger } from "../../hand/finger";
+import type { NoteId } from "../../passage/note";
+import type { Pins } from "../study/fingering";
+
+/** Notes that are to be played by the same finger, whichever it is. */
+export type Bond = readonly NoteId[];
+
+/** Fingers that are not to play a note. */
+export type RuledOut = Readonly<Record<NoteId, readonly Finger[]>>;
+
+/** What the player asks of a fingering before it is looked for. Everything is free where nothing is said. */
+export interface Conditions {
+  /** This finger here. */
+  readonly pins?: Pins;
+  /** Not these fingers here. */
+  readonly ruledOut?: RuledOut;
+  /** Keep the thumb off every black key. */
+  readonly noThumbOnBlack?: boolean;
+  /** Never 4 and 5 one after the other. */
+  readonly noFourthAndFifth?: boolean;
+  /** Notes that one finger must hold to their end. */
+  readonly mustHold?: readonly NoteId[];
+  readonly bonds?: readonly Bond[];
+}

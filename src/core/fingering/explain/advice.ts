@@ -1,0 +1,49 @@
+import type { NoteId } from "../../passage/note";
+import { compareFingerings } from "./compare";
+import type { Fingering } from "../study/fingering";
+import { judge, notesAsked, type Study } from "../study/study";
+
+/** A stretch of a given fingering that the engine would finger otherwise, and why. */
+export interface Change {
+  readonly notes: readonly NoteId[];
+  readonly from: readonly (number | null)[];
+  readonly to: readonly (number | null)[];
+  /** Change of the mean strain when this stretch alone is changed; negative where that already helps. */
+  readonly by: number;
+  /** What is gained and lost by it, in words. */
+  readonly why: string;
+}
+
+/** Notes of agreement that part one change from the next: nearer ones depend on one another. A choice. */
+const APART = 2;
+
+/**
+ * What would be changed in a given fingering to come to a better one, stretch by stretch: runs of notes on which
+ * they differ, together where fewer than APART notes lie between.
+ */
+export function adviceOn(study: Study, given: Fingering, better: Fingering): readonly Change[] {
+  const before = judge(study, given);
+  return stretches(notesAsked(study), given, better).map((notes): Change => {
+    const changed = { ...given, ...Object.fromEntries(notes.map((id) => [id, better[id] ?? null])) };
+    const comparison = compareFingerings(study, judge(study, changed), before);
+    return {
+      notes,
+      from: notes.map((id) => given[id] ?? null),
+      to: notes.map((id) => better[id] ?? null),
+      by: comparison.by,
+      why: comparison.sentence,
+    };
+  });
+}
+
+function stretches(notes: readonly NoteId[], given: Fingering, better: Fingering): readonly (readonly NoteId[])[] {
+  const runs: NoteId[][] = [];
+  let last = -Infinity;
+  notes.forEach((id, at) => {
+    if ((given[id] ?? null) === (better[id] ?? null)) return;
+    if (at - last <= APART) runs.at(-1)!.push(id);
+    else runs.push([id]);
+    last = at;
+  });
+  return runs;
+}

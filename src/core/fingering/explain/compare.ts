@@ -1,0 +1,79 @@
+import type { NoteId } from "../../passage/note";
+import { placeText } from "../../passage/place";
+import { causeById } from "../cost/causes";
+import { differences } from "../study/fingering";
+import { judge, notesAsked, type Judged, type Study } from "../study/study";
+
+/** How one fingering stands against another. */
+export interface Comparison {
+  /** Notes on which they differ, in order. */
+  readonly differs: readonly NoteId[];
+  /** Change of the mean strain by cause, what falls most first; causes that change by less than a hundredth are left out. */
+  readonly causes: readonly { readonly cause: string; readonly label: string; readonly by: number }[];
+  /** Change of the mean strain in all. */
+  readonly by: number;
+  /** Where it differs, what it gains and what it costs. */
+  readonly sentence: string;
+}
+
+const LEAST_CHANGE = 0.01;
+/** Causes named on each side of a sentence. */
+const NAMED = 2;
+
+/** How a fingering stands against another that it is measured by. */
+export function compareFingerings(study: Study, given: Judged, against: Judged): Comparison {
+  const differs = differences(notesAsked(study), given.fingering, against.fingering);
+  const [mine, theirs] = [byCause(given), byCause(against)];
+  const causes = [...new Set([...mine.keys(), ...theirs.keys()])]
+    .map((cause) => ({ cause, label: causeById(cause).label, by: (mine.get(cause) ?? 0) - (theirs.get(cause) ?? 0) }))
+    .filter(({ by }) => Math.abs(by) >= LEAST_CHANGE)
+    .sort((a, b) => a.by - b.by);
+  const by = given.strain - against.strain;
+  return { differs, causes, by, sentence: sentenceOf(study, differs, causes) };
+}
+
+/** The same of two fingerings. */
+export function compare(study: Study, given: Judged["fingering"], against: Judged["fingering"]): Comparison {
+  return compareFingerings(study, judge(study, given), judge(study, against));
+}
+
+/** Share of the mean strain by cause. */
+export function byCause({ notes }: Judged): ReadonlyMap<string, number> {
+  const sums = new Map<string, number>();
+  const all = Object.values(notes);
+  for (const { causes } of all)
+    for (const { cause, strain } of causes) sums.set(cause, (sums.get(cause) ?? 0) + strain / all.length);
+  return sums;
+}
+
+/** What each note strains more in one fingering than in another. */
+export function byNoteDifference(
+  given: Judged,
+  against: Judged,
+): readonly { readonly note: NoteId; readonly by: number }[] {
+  return Object.entries(given.notes).map(([note, { strain }]) => ({
+    note: note as NoteId,
+    by: strain - (against.notes[note as NoteId]?.strain ?? 0),
+  }));
+}
+
+function sentenceOf(study: Study, differs: readonly NoteId[], causes: Comparison["causes"]): string {
+  if (differs.length === 0) return "The same fingers throughout.";
+  const first = study.passage.notes.find(({ id }) => id === differs[0])!;
+  const more = differs.length - 1;
+  const where = `Differs from ${placeText(first.bar, first.beat)}${more === 0 ? "" : `, on ${differs.length} notes`}`;
+  const gains = causes.filter(({ by }) => by < 0).slice(0, NAMED);
+  const costs = causes
+    .filter(({ by }) => by > 0)
+    .slice(-NAMED)
+    .reverse();
+  const said = [
+    gains.length > 0 ? `gains ${gains.map(amount).join(" and ")}` : "gains nothing",
+    costs.length > 0 ? `costs ${costs.map(amount).join(" and ")}` : "costs nothing",
+  ];
+  return `${where}: ${said.join(", ")}.`;
+}
+
+function amount({ label, by }: Comparison["causes"][number]): string {
+  return `${Math.abs(by).toFixed(1)} on ${label}`;
+}

@@ -1,0 +1,74 @@
+import { FINGERS, type Finger } from "../../hand/finger";
+import type { Onset, Stroke } from "../../passage/line";
+import { thumbTakesBoth } from "../../placement/doubled";
+import { press, type Bench, type Press } from "./frame";
+
+/** One way to strike an onset: the fingers that play, in order of x, and the strokes that none plays. */
+export interface Candidate {
+  readonly struck: readonly Press[];
+  readonly leftOut: readonly Stroke[];
+}
+
+/** Fingers fixed by the player, by Stroke.index; 0 where free. */
+export type PinnedDigits = Int8Array;
+
+/**
+ * All ways to strike an onset that leave out as few notes as can be: fingers in their natural order,
+ * the thumb on two neighbouring white keys among them, all of them within reach together, pinned notes with their fingers, resting fingers unused.
+ * Pins come before order and reach: where they allow no such way, any way with those fingers is taken,
+ * and where two notes are pinned to one finger the higher one is left out.
+ */
+export function candidatesFor(onset: Onset, pins: PinnedDigits, on: Bench): readonly Candidate[] {
+  const strokes = inHandOrder(onset.struck, on);
+  const isPinned = strokes.some((s) => pins[s.index]);
+  for (let leftOut = 0; leftOut <= strokes.length; leftOut++) {
+    const natural = assign(strokes, pins, on, leftOut, fitsNaturally);
+    if (natural.length > 0) return natural;
+    const forced = isPinned ? assign(strokes, pins, on, leftOut, () => true) : [];
+    if (forced.length > 0) return forced;
+  }
+  return [{ struck: [], leftOut: strokes }];
+}
+
+/** Whether a finger may strike together with those already placed to its thumb side. */
+function fitsNaturally(placed: readonly Press[], next: Press, { placements }: Bench): boolean {
+  const last = placed.at(-1);
+  if (last === undefined) return true;
+  const follows = last.finger < next.finger || (placed.length === 1 && thumbTakesBoth(last, next));
+  return follows && placements.look(placed, [next]).kind === "held";
+}
+
+function inHandOrder(strokes: readonly Stroke[], { hand }: Bench): readonly Stroke[] {
+  return hand.side === "right" ? strokes : [...strokes].reverse();
+}
+
+type Fits = (placed: readonly Press[], next: Press, on: Bench) => boolean;
+
+function assign(
+  strokes: readonly Stroke[],
+  pins: PinnedDigits,
+  on: Bench,
+  leftOut: number,
+  fits: Fits,
+): readonly Candidate[] {
+  const found: Candidate[] = [];
+  const free = FINGERS.filter((finger) => !on.hand.resting.includes(finger));
+  place(0, [], []);
+  return found;
+
+  function place(at: number, struck: readonly Press[], out: readonly Stroke[]): void {
+    const stroke = strokes[at];
+    if (stroke === undefined) {
+      if (out.length === leftOut) found.push({ struck, leftOut: out });
+      return;
+    }
+    const pinned = (pins[stroke.index] ?? 0) as Finger | 0;
+    for (const finger of pinned === 0 ? free : [pinned]) {
+      const next = press(finger, stroke, on);
+      const taken = struck.some((p) => p.finger === finger);
+      if ((taken && !(struck.length === 1 && thumbTakesBoth(struck[0]!, next))) || !fits(struck, next, on)) continue;
+      place(at + 1, [...struck, next], out);
+    }
+    if (out.length < leftOut) place(at + 1, struck, [...out, stroke]);
+  }
+}

@@ -1,0 +1,50 @@
+import { drain } from "../../drain";
+import type { Figure } from "../../figures/figure";
+import { figuresOf } from "../../figures/find";
+import { bondsOf } from "../../figures/ties";
+import type { Tying } from "../../figures/tying";
+import { WEIGHTS } from "../cost/weights";
+import type { Conditions } from "../asked/conditions";
+import type { Leaning } from "./leanings/leaning";
+import type { Progress } from "../search/search";
+import { latticesOf, solving, type Solved, type Study } from "../study/study";
+
+/** The study as a leaning searches it: other weights, and its manner of playing. */
+export function leaningStudy(study: Study, leaning: Leaning): Study {
+  return {
+    ...study,
+    manner: { ...study.manner, ...leaning.manner },
+    weights: leaning.weigh(study.weights ?? WEIGHTS),
+  };
+}
+
+/**
+ * What the player asks, with the ties of a leaning; those the player has made come first.
+ * @param figures those of the study, where they are known already
+ */
+export function leaningConditions(
+  study: Study,
+  leaning: Leaning,
+  conditions: Conditions,
+  tying?: Tying,
+  figures?: readonly Figure[],
+): Conditions {
+  if (conditions.bonds !== undefined) return conditions;
+  const asked = tying ?? leaning.tying ?? "alike";
+  return asked === "none" ? conditions : { ...conditions, bonds: bondsOf(study, figures ?? figuresOf(study), asked) };
+}
+
+/** The k best by a leaning, best first, its totals in its own weights. */
+export function* solvingLeaning(
+  study: Study,
+  leaning: Leaning,
+  conditions: Conditions,
+  k: number,
+): Generator<Progress, readonly Solved[]> {
+  const leant = leaningStudy(study, leaning);
+  return yield* solving(latticesOf(leant), leaningConditions(leant, leaning, conditions), k);
+}
+
+export function bestLeaning(study: Study, leaning: Leaning, conditions: Conditions, k: number): readonly Solved[] {
+  return drain(solvingLeaning(study, leaning, conditions, k));
+}

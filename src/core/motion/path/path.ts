@@ -1,0 +1,225 @@
+import type { Frame } from "../../fingering/frames/frame";
+import type { Task } from "../../fingering/study/task";
+import type { NoteId } from "../../passage/note";
+import type { Hand } from "../../hand/hand";
+import type { Wrist } from "../../hand/pose";
+import { PLAN } from "../../physics";
+import type { Tip } from "../../placement/placement";
+import { mirrored } from "../../placement/standing";
+import type { Shape, Tilt } from "../../placement/ways";
+import { heightsWanted } from "./height";
+import { FREE, inward, lengthOf, lyingAs, placesOf, sideways, turned, type Bounds, type Place } from "./place";
+import { leavingMs } from "../hand/release";
+import { smoothest, valueAt, type Knot, type Way } from "./smooth";
+import type { Texture } from "../hand/texture";
+import { rollsWanted } from "../hand/turn";
+
+/** How a hand lies at an onset of its plan. Lengths in mm, in keyboard coordinates. */
+export interface PlanFrame {
+  readonly frame: Frame;
+  /** Notes struck. */
+  readonly notes: readonly NoteId[];
+  readonly ms: number;
+  /** x of the middle of the hand. */
+  readonly x: number;
+  /** x at which the middle would lie over the middle of its notes, each finger as at rest. */
+  readonly ease: number;
+  /** y at which the foremost fingertip would stand at ease. */
+  readonly depth: number;
+  /** Of the wrist over its level. */
+  readonly height: number;
+  /** Degrees at the wrist, positive towards the little finger. */
+  readonly yaw: number;
+  /** Degrees of the forearm's turn, positive towards the little finger. */
+  readonly roll: number;
+  readonly shape: Shape;
+  readonly tilt: Tilt;
+  readonly texture: Texture;
+  readonly tips: readonly Tip[];
+  readonly wrist: Wrist;
+  /** Of the placement as the plan has it, 0 to 100; Infinity where a limit of the hand is broken. */
+  readonly strain: number;
+  /**
+   * How far the middle of the hand may lie along the keys, and how far in or out it may, so that this hand's fingers
+   * reach what is down while the rest stays as planned; null where they leave it free.
+   */
+  readonly room: Readonly<Record<"x" | "depth", Bounds | null>>;
+  /** mm by which all that is down cannot be held together, 0 where depth forbids it; null where it can. */
+  readonly short: number | null;
+}
+
+/** The planned way of one hand: what it does at every onset, and between them at any moment. */
+export interface Path {
+  readonly frames: readonly PlanFrame[];
+  readonly places: readonly Place[];
+  /** mm, mirrored so that x rises towards finger 5; degrees for yaw and roll. */
+  readonly ways: Readonly<Record<Coordinate, Way>>;
+}
+
+export const COORDINATES = ["x", "depth", "height", "yaw", "roll"] as const;
+export type Coordinate = (typeof COORDINATES)[number];
+
+/** Rounds of turning and going in after one another; each only lowers the whole. */
+const ROUNDS = 2;
+
+/**
+ * The smoothest path of a hand through all its onsets.
+ *
+ * Coordinates are found one after another, each the exact minimum of acceleration and departure from ease (smooth.ts)
+ * within the bounds that the fingers on their keys leave while the others stand (place.ts): sideways first, then in and
+ * out and yaw by turns. Together the limits are not convex, but each of these is, and each begins inside its bounds, so
+ * that no step leaves them; every frame is then priced by the placement solver's own evaluation, which is Infinity
+ * where a limit is broken. Where fingers stay down over an onset or sound on, the hand is bound until it may leave.
+ * @param starts places of the onsets that begin a group
+ */
+export function pathOf(task: Task, frames: readonly Frame[], starts: ReadonlySet<number>): Path {
+  const { hand } = task;
+  const places = placesOf(task, frames);
+  const clock = clockOf(task, frames, places);
+  const x = clock.smoothed((at) => ({ ease: at.ease, ...sideways(hand, at) }));
+  let yaw = clock.smoothed((at) => ({ ease: at.yaw, least: at.yaw, most: at.yaw }));
+  let depth = yaw;
+  for (let round = 0; round < ROUNDS; round++) {
+    const turns = yaw;
+    depth = clock.smoothed(
+      (at, k) => ({
+        ease: at.front - x.x[k]! * Math.tan((at.yaw * Math.PI) / 180),
+        ...inward(hand, at, x.x[k]!, turns.x[k]!),
+      }),
+      { isBound: false },
+    );
+    const depths = depth;
+    yaw = clock.smoothed((at, k) => ({ ease: at.yaw, ...turned(hand, at, x.x[k]!, depths.x[k]!) }));
+  }
+  const heights = heightsWanted(places, starts);
+  const rolls = rollsWanted(places);
+  const [under, over] = PLAN.heightMost;
+  const height = clock.smoothed((_, __, i) => ({ ease: heights[i]!, least: -under, most: over }), {
+    lifted: PLAN.heightOfGroup / 2,
+  });
+  const [thumb, little] = PLAN.rollMost;
+  const roll = clock.smoothed((_, __, i) => ({ ease: rolls[i]!, least: -thumb, most: little }));
+  const ways = { x, depth, height, yaw, roll };
+  return { places, ways, frames: places.map((place, i) => frameAt(task, place, ways, clock.onsets[i]!)) };
+}
+
+function frameAt(task: Task, place: Place, ways: Path["ways"], k: number): PlanFrame {
+  const { hand } = task;
+  const [middle, depth, yaw] = [ways.x.x[k]!, ways.depth.x[k]!, ways.yaw.x[k]!];
+  const { y, strain } = lyingAs(hand, place, middle, depth, yaw);
+  const { frame } = place;
+  return {
+    frame,
+    notes: frame.struck.flatMap((p) => p.stroke.notes),
+    ms: frame.onset.ms,
+    x: mirrored(hand, middle),
+    ease: mirrored(hand, place.ease),
+    depth,
+    height: ways.height.x[k]!,
+    yaw,
+    roll: ways.roll.x[k]!,
+    shape: place.way.shape,
+    tilt: place.way.tilt,
+    texture: place.texture,
+    tips: place.tips.map((tip, i) => ({ ...tip, at: { x: tip.at.x, y: y[i]! } })),
+    wrist: wristAt(task, { x: middle, depth, yaw, roll: ways.roll.x[k]! }),
+    strain,
+    room: {
+      x: bounded(across(hand, sideways(hand, place))),
+      depth: bounded(inward(hand, place, middle, yaw)),
+    },
+    short: shortOf(task, place),
+  };
+}
+
+/** Bounds along the keys as they lie on the keyboard, from the hand's own coordinates. */
+function across(hand: Hand, { least, most }: Bounds): Bounds {
+  const [one, other] = [mirrored(hand, least), mirrored(hand, most)];
+  return { least: Math.min(one, other), most: Math.max(one, other) };
+}
+
+function bounded(bounds: Bounds): Bounds | null {
+  return Number.isFinite(bounds.least) && Number.isFinite(bounds.most) ? bounds : null;
+}
+
+function shortOf(task: Task, { tips, frame: { struck, held } }: Place): number | null {
+  if (tips.length === struck.length + held.length) return null;
+  const found = task.placements.look([...struck, ...held]);
+  return found.kind === "held" ? null : (found.short?.mm ?? 0);
+}
+
+/** The wrist in keyboard coordinates, from the middle of the hand in its own. */
+export function wristAt(
+  { hand }: Pick<Task, "hand">,
+  at: Readonly<Record<"x" | "depth" | "yaw" | "roll", number>>,
+): Wrist {
+  const turn = (at.yaw * Math.PI) / 180;
+  const length = lengthOf(hand);
+  return {
+    at: { x: mirrored(hand, at.x - length * Math.sin(turn)), y: at.depth - length * Math.cos(turn) },
+    yaw: at.yaw,
+    roll: at.roll,
+  };
+}
+
+/** All coordinates of a path at a moment, in ms from the start of the piece. */
+export function coordinatesAt({ ways }: Pick<Path, "ways">, ms: number): Readonly<Record<Coordinate, number>> {
+  return Object.fromEntries(COORDINATES.map((c) => [c, valueAt(ways[c], ms)])) as Record<Coordinate, number>;
+}
+
+interface Wanted extends Bounds {
+  readonly ease: number;
+}
+
+interface Manner {
+  /** What the coordinate goes up by until the hand leaves. */
+  readonly lifted?: number;
+  /** Whether fingers that are down bind it to where it is until they leave: not in and out, where they slide along. */
+  readonly isBound?: boolean;
+}
+
+interface Clock {
+  /** Place among the knots of each onset. */
+  readonly onsets: readonly number[];
+  /**
+   * One coordinate smoothed. A knot stands at every onset, and one where the hand may leave a place that it is bound to
+   * for long.
+   * @param wanted of a place, at a knot, by the place of its onset
+   */
+  smoothed(wanted: (at: Place, knot: number, onset: number) => Wanted, manner?: Manner): Way;
+}
+
+function clockOf(task: Task, frames: readonly Frame[], places: readonly Place[]): Clock {
+  const times: { ms: number; of: number; leaves: boolean }[] = [];
+  const onsets: number[] = [];
+  frames.forEach((frame, i) => {
+    const ms = Math.max(frame.onset.ms, (times.at(-1)?.ms ?? -Infinity) + 1);
+    onsets.push(times.length);
+    times.push({ ms, of: i, leaves: false });
+    const leave = leavingMs(task, frame, frames[i + 1] ?? null);
+    if (leave - ms > PLAN.leaveLeast) times.push({ ms: leave, of: i, leaves: true });
+  });
+  const smoothing = (isBound: boolean): readonly number[] =>
+    times.slice(1).map(({ ms }, k) => {
+      const { ms: from, leaves } = times[k]!;
+      const share = leaves && isBound ? PLAN.carriedShare : PLAN.smoothShare;
+      return Math.min(PLAN.smoothMs, share * (ms - from));
+    });
+  return {
+    onsets,
+    smoothed(wanted, { lifted = 0, isBound = true } = {}) {
+      const knots = times.map(({ ms, of, leaves }, k): Knot => {
+        const place = places[of]!;
+        const { ease, least, most } = place.standing.length > 0 ? wanted(place, k, of) : { ease: place.ease, ...FREE };
+        // The harder a placement is, the less there is to leave of it.
+        const firm = 1 + place.strain / PLAN.firmStrain;
+        const weight =
+          place.standing.length === 0
+            ? 0
+            : firm * (!leaves ? 1 : isBound || k === times.length - 1 ? PLAN.restingWeight : 0);
+        return { ms, ease: leaves ? ease + lifted : ease, weight, least, most };
+      });
+      return smoothest(knots, smoothing(isBound));
+    },
+  };
+}

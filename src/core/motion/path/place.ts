@@ -1,0 +1,206 @@
+import type { Hand } from "../../hand/hand";
+import type { Frame, Press } from "../../fingering/frames/frame";
+import type { Task } from "../../fingering/study/task";
+import { HAND, PLACEMENT, PLAN } from "../../physics";
+import { scaleOf } from "../../hand/hand";
+import { evaluate, pivotOf, unevenness } from "../../placement/evaluate";
+import { total } from "../../placement/causes";
+import type { Held, Hold } from "../../placement/placement";
+import { solvePlacement } from "../../placement/solve";
+import { mirrored, standingOf, type Standing } from "../../placement/standing";
+import { limitsIn, type Shape, type Way } from "../../placement/ways";
+import { textureAt, type Texture } from "../hand/texture";
+
+/**
+ * What the fingers that are down at an onset leave the hand free to do, in the hand's own coordinates: x rises towards
+ * finger 5 in either hand.
+ */
+export interface Place {
+  readonly frame: Frame;
+  readonly texture: Texture;
+  readonly way: Way;
+  /** Tips in order of x; empty where nothing is down, or nothing that is down can be held. */
+  readonly standing: readonly Standing[];
+  readonly tips: Held["tips"];
+  /** mm, mirrored, by tip. */
+  readonly x: readonly number[];
+  /** mm, where the middle of the hand lies at ease over its notes. */
+  readonly ease: number;
+  /** mm, y at which the foremost tip would stand at ease, taken at x = 0 along the hand's turn; degrees. */
+  readonly front: number;
+  readonly yaw: number;
+  /** Of the easiest placement, 0 to 100; 0 where nothing is down. */
+  readonly strain: number;
+}
+
+/** Shapes solved anew for a plan, kept as long as it is made. */
+export type Solved = Map<string, Held | null>;
+
+/** The place of each onset: the easiest placement in the shape that its texture asks for, or in the easiest shape. */
+export function placesOf(task: Task, frames: readonly Frame[]): readonly Place[] {
+  const solved: Solved = new Map();
+  return frames.map((frame, i) => placeOf(task, frame, textureAt(task, frames, i), solved));
+}
+
+function placeOf(task: Task, frame: Frame, texture: Texture, solved: Solved): Place {
+  const held = heldAt(task, frame, texture.shape, solved);
+  if (held === null) return nowhere(frame, texture);
+  const { hand, instrument } = task;
+  const tips = [...held.tips].sort((a, b) => mirrored(hand, a.at.x) - mirrored(hand, b.at.x));
+  const standing = tips.map((tip) => standingOf(hand, instrument, tip));
+  const x = tips.map((tip) => mirrored(hand, tip.at.x));
+  const ease = x.reduce((sum, at, i) => sum + at - restOf(hand, standing[i]!), 0) / x.length;
+  const turn = (held.wrist.yaw * Math.PI) / 180;
+  const length = lengthOf(hand);
+  const middle = mirrored(hand, held.wrist.at.x) + length * Math.sin(turn);
+  const foremost = held.wrist.at.y + length * Math.cos(turn);
+  const front = foremost + middle * Math.tan(turn);
+  const reason = held.shape === texture.shape ? texture : { shape: held.shape, why: "the keys ask for it" };
+  return {
+    frame,
+    texture: reason,
+    way: held,
+    standing,
+    tips,
+    x,
+    ease,
+    front,
+    yaw: held.wrist.yaw,
+    strain: held.strain,
+  };
+}
+
+function nowhere(frame: Frame, texture: Texture): Place {
+  const way: Way = { shape: texture.shape, tilt: "upright" };
+  return {
+    frame,
+    texture,
+    way,
+    standing: [],
+    tips: [],
+    x: [],
+    ease: frame.centre,
+    front: frame.depth,
+    yaw: 0,
+    strain: 0,
+  };
+}
+
+/** mm from the foremost tip of a hand at ease back to its wrist. */
+export function lengthOf(hand: Hand): number {
+  return HAND.tipToWrist * scaleOf(hand);
+}
+
+function restOf(hand: Hand, { finger }: Standing): number {
+  return hand.restOffsets[finger - 1]!;
+}
+
+/** What is down, as it can be held: all of it, else what is struck, else its first finger. null where nothing is down. */
+function heldAt(task: Task, { struck, held }: Frame, shape: Shape, solved: Solved): Held | null {
+  const tries: readonly (readonly Press[])[] = [[...struck, ...held], struck, struck.slice(0, 1)];
+  for (const down of tries) {
+    if (down.length === 0) continue;
+    const easiest = task.placements.place(down);
+    if (easiest.kind !== "held") continue;
+    if (easiest.shape === shape) return easiest;
+    const wanted = inShape(task, down, shape, solved);
+    return wanted !== null && wanted.strain <= easiest.strain + PLAN.shapeGrace ? wanted : easiest;
+  }
+  return null;
+}
+
+function inShape(task: Task, down: readonly Hold[], shape: Shape, solved: Solved): Held | null {
+  const key = `${shape} ${down.map((h) => `${h.finger}:${h.key}`).join()}`;
+  if (!solved.has(key)) {
+    const fingers = new Set(down.map((h) => h.finger));
+    const working: Hand = { ...task.hand, resting: [] };
+    const found =
+      fingers.size < down.length ? null : solvePlacement(working, task.instrument, down, { shapes: [shape] });
+    solved.set(key, found?.kind === "held" ? found : null);
+  }
+  return solved.get(key)!;
+}
+
+export interface Bounds {
+  readonly least: number;
+  readonly most: number;
+}
+
+/** No bound at all. */
+export const FREE: Bounds = { least: -Infinity, most: Infinity };
+
+/**
+ * Where the middle of the hand may lie: every finger that is down no farther from it than the pair it makes with the
+ * middle finger opens or closes, in the shape and tilt of the place; the middle finger itself by what it moves sideways.
+ */
+export function sideways(hand: Hand, { standing, way, x, ease }: Place): Bounds {
+  let [least, most] = [-Infinity, Infinity];
+  standing.forEach(({ finger }, i) => {
+    const at = x[i]!;
+    if (finger === 3) {
+      least = Math.max(least, at - PLAN.middleSideways);
+      most = Math.min(most, at + PLAN.middleSideways);
+      return;
+    }
+    const { leastPractical, widestPractical } = limitsIn(hand, finger, 3, way);
+    least = Math.max(least, finger < 3 ? at + leastPractical : at - widestPractical);
+    most = Math.min(most, finger < 3 ? at + widestPractical : at - leastPractical);
+  });
+  return least <= most ? { least, most } : { least: ease, most: ease };
+}
+
+/**
+ * How far in the hand may lie with its middle at a place and turned by degrees: no tip farther from where it would lie at
+ * ease than fingers reach in or out.
+ */
+export function inward(hand: Hand, place: Place, middle: number, yaw: number): Bounds {
+  let [least, most] = [-Infinity, Infinity];
+  for (const standing of place.standing) {
+    const reach = PLACEMENT.mostUneven + pivotOf(standing.finger);
+    const off = behindOf(hand, place, standing) + (standing.middle - middle) * Math.tan((yaw * Math.PI) / 180);
+    least = Math.max(least, standing.spot.front - reach + off);
+    most = Math.min(most, standing.spot.back + reach + off);
+  }
+  return least <= most ? { least, most } : FREE;
+}
+
+/** How far the hand may be turned, in degrees, with its middle and its depth given. */
+export function turned(hand: Hand, place: Place, middle: number, depth: number): Bounds {
+  let [least, most] = [-PLACEMENT.yawMost[1], PLACEMENT.yawMost[0]] as [number, number];
+  for (const standing of place.standing) {
+    const beside = standing.middle - middle;
+    if (Math.abs(beside) < 1) continue;
+    const reach = PLACEMENT.mostUneven + pivotOf(standing.finger);
+    const back = depth - behindOf(hand, place, standing);
+    const ends = [back - standing.spot.back - reach, back - standing.spot.front + reach].map(
+      (room) => (Math.atan(room / beside) * 180) / Math.PI,
+    );
+    least = Math.max(least, Math.min(...ends));
+    most = Math.min(most, Math.max(...ends));
+  }
+  return { least, most };
+}
+
+function behindOf(hand: Hand, { way }: Place, { finger }: Standing): number {
+  return hand.behindFlat[finger - 1]! * PLACEMENT.reachDifference[way.shape];
+}
+
+/** Where each tip stands in and out, and what the hand strains as it lies; Infinity where a limit is broken. */
+export function lyingAs(
+  hand: Hand,
+  place: Place,
+  middle: number,
+  depth: number,
+  yaw: number,
+): { readonly y: readonly number[]; readonly strain: number } {
+  const { standing, way, x } = place;
+  const front = depth + middle * Math.tan((yaw * Math.PI) / 180);
+  const y = standing.map((at) => {
+    const ease = -unevenness(hand, way.shape, at, 0, front, yaw);
+    const free = PLACEMENT.freeUneven + pivotOf(at.finger);
+    const near = Math.min(ease + free, Math.max(ease - free, at.spot.usual));
+    return Math.min(at.spot.back, Math.max(at.spot.front, near));
+  });
+  const strain = total(evaluate(hand, way, standing, { x, y, front, yaw }));
+  return { y, strain: Number.isFinite(strain) ? Math.min(100, strain) : strain };
+}

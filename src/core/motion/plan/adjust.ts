@@ -1,0 +1,148 @@
+import type { Hand } from "../../hand/hand";
+import type { Finger } from "../../hand/finger";
+import type { Point, Wrist } from "../../hand/pose";
+import { PLACEMENT, PLAN } from "../../physics";
+import { mirrored } from "../../placement/standing";
+import type { Clearance } from "../hand/clearance";
+import { inward, lyingAs, sideways, turned, type Place } from "../path/place";
+import { wristAt, type PlanFrame } from "../path/path";
+
+/** A small change of how the hand lies at one onset, to try as it is and changed. */
+export interface Adjustment {
+  readonly id: string;
+  readonly words: string;
+  /** Strain saved, negative where it costs some. */
+  readonly strain: number;
+  /** mm more between the fingers and the keys beside; 0 where none is near. */
+  readonly clearance: number;
+  /** Where the tips and the wrist are then, in keyboard coordinates. */
+  readonly tips: ReadonlyMap<Finger, Point>;
+  readonly wrist: Wrist;
+}
+
+/** Strain and mm of clearance below which nothing has changed. Choices: what is shown of them. */
+const LEAST = { strain: 0.05, mm: 0.5 };
+
+interface Changed {
+  readonly x: number;
+  readonly depth: number;
+  readonly yaw: number;
+  readonly leaning: boolean;
+}
+
+interface Try {
+  readonly id: string;
+  readonly words: string;
+  readonly change: (at: Changed) => Changed;
+  readonly gain?: Clearance["gains"][number]["change"];
+}
+
+const TRIES: readonly Try[] = [
+  {
+    id: "turn-out",
+    words: `turn the hand ${PLAN.angleTried} degrees towards the little finger`,
+    change: (a) => ({ ...a, yaw: a.yaw + PLAN.angleTried }),
+    gain: "angle",
+  },
+  {
+    id: "turn-in",
+    words: `turn the hand ${PLAN.angleTried} degrees towards the thumb`,
+    change: (a) => ({ ...a, yaw: a.yaw - PLAN.angleTried }),
+    gain: "angle",
+  },
+  {
+    id: "lean",
+    words: "lean the hand, on the sides of the fingers",
+    change: (a) => ({ ...a, leaning: true }),
+    gain: "tilt",
+  },
+  { id: "upright", words: "hold the hand upright", change: (a) => ({ ...a, leaning: false }) },
+  {
+    id: "in",
+    words: `go ${PLAN.nudge} mm nearer to the fallboard`,
+    change: (a) => ({ ...a, depth: a.depth + PLAN.nudge }),
+  },
+  {
+    id: "out",
+    words: `go ${PLAN.nudge} mm nearer to the edge of the keys`,
+    change: (a) => ({ ...a, depth: a.depth - PLAN.nudge }),
+    gain: "depth",
+  },
+  {
+    id: "outwards",
+    words: `carry the hand ${PLAN.nudge} mm towards the little finger`,
+    change: (a) => ({ ...a, x: a.x + PLAN.nudge }),
+  },
+  {
+    id: "inwards",
+    words: `carry the hand ${PLAN.nudge} mm towards the thumb`,
+    change: (a) => ({ ...a, x: a.x - PLAN.nudge }),
+  },
+  { id: "higher", words: `hold the wrist ${PLAN.heightTried} mm higher`, change: (a) => a, gain: "height" },
+];
+
+/**
+ * Small changes at an onset that its limits allow, what helps most first. A change that does nothing is left out.
+ * @param near the clearance at this onset; null where no key is near
+ */
+export function adjustmentsAt(
+  hand: Hand,
+  frame: PlanFrame,
+  place: Place,
+  near: Clearance | null,
+): readonly Adjustment[] {
+  if (place.standing.length === 0) return [];
+  const now: Changed = {
+    x: mirrored(hand, frame.x),
+    depth: frame.depth,
+    yaw: frame.yaw,
+    leaning: place.way.tilt === "leaning",
+  };
+  const strainAs = ({ x, depth, yaw, leaning }: Changed): number => {
+    const way = { shape: place.way.shape, tilt: leaning ? ("leaning" as const) : ("upright" as const) };
+    return lyingAs(hand, { ...place, way }, x, depth, yaw).strain + offCentreStrain(x - place.ease);
+  };
+  const before = strainAs(now);
+  return TRIES.flatMap(({ id, words, change, gain }): Adjustment[] => {
+    const changed = change(now);
+    if (!isWithin(hand, place, changed)) return [];
+    const strain = before - strainAs(changed);
+    const clearance = near?.gains.find((g) => g.change === gain)?.mm ?? 0;
+    const isSame = Math.abs(strain) < LEAST.strain && clearance < LEAST.mm;
+    return isSame || !Number.isFinite(strain)
+      ? []
+      : [{ id, words, strain, clearance, ...lyingThen(hand, frame, place, changed) }];
+  }).sort((a, b) => worth(b) - worth(a));
+}
+
+function lyingThen(
+  hand: Hand,
+  frame: PlanFrame,
+  place: Place,
+  { x, depth, yaw, leaning }: Changed,
+): Pick<Adjustment, "tips" | "wrist"> {
+  const { y } = lyingAs(hand, place, x, depth, yaw);
+  const roll = leaning === (place.way.tilt === "leaning") ? frame.roll : leaning ? PLACEMENT.leanDegrees : 0;
+  return {
+    tips: new Map(frame.tips.map(({ finger, at }, i) => [finger, { x: at.x, y: y[i]! }])),
+    wrist: wristAt({ hand }, { x, depth, yaw, roll }),
+  };
+}
+
+function worth({ strain, clearance }: Adjustment): number {
+  return strain + clearance * PLAN.strainPerClearance;
+}
+
+/** Strain of fingers that reach sideways from a hand that is not over them: as uneven tips do, in the other direction. */
+function offCentreStrain(mm: number): number {
+  const { freeUneven, mostUneven } = PLACEMENT;
+  return (100 * Math.max(0, Math.abs(mm) - freeUneven / 2)) / mostUneven;
+}
+
+function isWithin(hand: Hand, place: Place, { x, depth, yaw }: Changed): boolean {
+  const [side, turn] = [sideways(hand, place), turned(hand, place, x, depth)];
+  const depths = inward(hand, place, x, yaw);
+  const inside = (value: number, { least, most }: { least: number; most: number }): boolean =>
+    value >= least && value <= most;
+  return inside(x, side) && inside(depth, depths) && inside(yaw, turn);
+}

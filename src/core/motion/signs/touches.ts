@@ -1,4 +1,0 @@
-import { SOURCES } from "../touch";
-import { touchSign } from "./touch-sign";
-
-export const touches = SOURCES.map(touchSign);

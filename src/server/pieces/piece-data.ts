@@ -1,0 +1,31 @@
+import type { Db } from "@/db/client";
+import { passagesOf, pieceById } from "@/db/queries/pieces";
+import { instrumentsData } from "../hands/hands";
+import { musicOfPiece } from "../passages/music";
+import type { PieceData } from "../types";
+
+/** What a piece's page shows; null when there is no such piece. */
+export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
+  const piece = await pieceById(db, id);
+  if (!piece) return null;
+  const [music, [instrument], passages] = await Promise.all([
+    musicOfPiece(db, piece),
+    instrumentsData(db, piece.pianistId),
+    passagesOf(db, id),
+  ]);
+  return {
+    ...music,
+    id,
+    title: piece.title,
+    fileName: piece.fileName,
+    entered: piece.entry !== null,
+    octaveWidth: instrument!.octaveWidth,
+    passages: passages.map(({ id: passageId, title, fromBar, toBar, hands }) => ({
+      id: passageId,
+      title,
+      from: music.bars[fromBar - 1] ?? String(fromBar),
+      to: music.bars[toBar - 1] ?? String(toBar),
+      hands,
+    })),
+  };
+}

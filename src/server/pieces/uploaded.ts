@@ -1,0 +1,91 @@
+import { Readable } from "node:stream";
+import busboy from "busboy";
+import { LARGEST_FILE } from "@/formats/musicxml/open";
+import { refusalOf } from "../asking";
+import { stoppedAt } from "../doors/door";
+
+/** A file that came with a request, or why there is none. */
+export type Uploaded =
+  | { readonly ok: true; readonly file: { readonly name: string; readonly bytes: Uint8Array } }
+  | { readonly ok: false; readonly refusal: Response };
+
+/** ms that a file may take to come. */
+const MOST_MS = 120_000;
+
+/** The one file of a request, counted while it comes, whatever its headers claim. */
+export async function uploaded(request: Request): Promise<Uploaded> {
+  const stopped = await stoppedAt(request);
+  if (stopped) {
+    const closed = "The door is closed: say the passphrase first.";
+    const [message, status] = stopped.kind === "refused" ? [stopped.message, stopped.status] : [closed, 401];
+    return { ok: false, refusal: refused(message, status) };
+  }
+  const type = request.headers.get("content-type") ?? "";
+  if (!request.body || !type.startsWith("multipart/form-data")) return { ok: false, refusal: refused(NONE, 400) };
+  const body = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
+  const found = await fileIn(body, type);
+  if (typeof found === "object") return { ok: true, file: found };
+  const [message, status] = REFUSALS[found];
+  // What still comes is not read: the connection ends with the answer.
+  body.unpipe();
+  const refusal = refused(message, status);
+  refusal.headers.set("connection", "close");
+  return { ok: false, refusal };
+}
+
+const NONE = "No file came with the request.";
+const REFUSALS = {
+  none: [NONE, 400],
+  large: [`The file is over ${LARGEST_FILE / 1024 / 1024} MB.`, 413],
+  slow: ["The file took too long to come.", 408],
+} as const;
+
+type Found = { readonly name: string; readonly bytes: Uint8Array } | keyof typeof REFUSALS;
+
+function fileIn(body: Readable, type: string): Promise<Found> {
+  return new Promise((resolve) => {
+    const slow = setTimeout(() => done("slow"), MOST_MS);
+    const done = (found: Found): void => {
+      clearTimeout(slow);
+      resolve(found);
+    };
+    let file: Found | null = null;
+    let parser;
+    try {
+      const limits = { files: 1, fileSize: LARGEST_FILE + 1, fields: 4, fieldSize: 1000, parts: 6 };
+      parser = busboy({ headers: { "content-type": type }, limits, defParamCharset: "utf8" });
+    } catch {
+      return done("none");
+    }
+    parser.on("file", (field, stream, { filename }) => {
+      if (field !== "file") return void stream.resume();
+      const parts: Buffer[] = [];
+      stream.on("data", (part: Buffer) => parts.push(part));
+      stream.on("limit", () => done("large"));
+      stream.on("end", () => {
+        if (!stream.truncated)
+          file = { name: filename || "score.musicxml", bytes: new Uint8Array(Buffer.concat(parts)) };
+      });
+    });
+    // With the last of the form: a request is read to its end.
+    parser.on("close", () => done(file ?? "none"));
+    parser.on("error", () => done("none"));
+    body.on("error", () => done("none"));
+    body.pipe(parser);
+  });
+}
+
+/** A sentence that says what is wrong. */
+export function refused(message: string, status: number): Response {
+  return Response.json({ message }, { status });
+}
+
+/** Answers a request to a route; whatever goes wrong is a sentence. */
+export async function orRefused(answering: () => Promise<Response>): Promise<Response> {
+  try {
+    return await answering();
+  } catch (error) {
+    const refusal = refusalOf(error);
+    return refused(refusal.ok ? "" : refusal.message, 503);
+  }
+}
