@@ -1,7 +1,7 @@
 import { writeFileSync } from "node:fs";
 import type { Fingering } from "@/core/fingering/study/fingering";
 import { handOf } from "@/core/passage/passage";
-import { writeFile, writeFingering } from "@/formats/musicxml/write-fingering";
+import { writeFile, writeFingering } from "@/formats/musicxml/writing/write-fingering";
 import { openedFile, type Opened } from "./file-study";
 import { filesIn } from "./input";
 import { wishesFrom, type Wishes } from "./wishes";

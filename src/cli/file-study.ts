@@ -6,11 +6,11 @@ import { inOrder, type Manner, type Passage } from "@/core/passage/passage";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
 import type { Note } from "@/core/passage/note";
 import { remarksOn, wording } from "@/formats/issue";
-import { readScore } from "@/formats/musicxml/open";
+import { readScore } from "@/formats/musicxml/reading/open";
 import { partById, partRemarks, partsToChoose, pianoPart } from "@/formats/musicxml/parts";
 import { passageFrom } from "@/formats/musicxml/passage";
 import type { Part, Score } from "@/formats/musicxml/score";
-import { tempoFound, tempoSource } from "@/formats/musicxml/tempo-found";
+import { tempoFound, tempoSource } from "@/formats/musicxml/reading/tempo-found";
 import { bytesOf } from "./input";
 import { notesNamed, type Wishes } from "./wishes";
 

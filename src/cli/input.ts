@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync, statSync, type Stats } from "node:fs";
 import { join } from "node:path";
-import { LARGEST_FILE, TOO_LARGE } from "@/formats/musicxml/open";
+import { LARGEST_FILE, TOO_LARGE } from "@/formats/musicxml/reading/open";
 
 /** The word for what comes on the standard input. */
 export const STANDARD_INPUT = "-";

@@ -1,5 +1,5 @@
-import type { NewVoice } from "@/formats/musicxml/new-score";
-import { writeScore } from "@/formats/musicxml/write-score";
+import type { NewVoice } from "@/formats/musicxml/writing/new-score";
+import { writeScore } from "@/formats/musicxml/writing/write-score";
 import { written } from "./notation";
 
 /** A piece of the demo as it is written down. */

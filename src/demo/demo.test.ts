@@ -1,8 +1,8 @@
 import { handsAsked } from "@/core/passage/passage";
-import { readScore } from "@/formats/musicxml/open";
+import { readScore } from "@/formats/musicxml/reading/open";
 import { passageFrom } from "@/formats/musicxml/passage";
 import { pianoPart } from "@/formats/musicxml/parts";
-import { tempoFound } from "@/formats/musicxml/tempo-found";
+import { tempoFound } from "@/formats/musicxml/reading/tempo-found";
 import { bytes } from "../../tests/support/musicxml";
 import { compose, type Composed } from "./compose";
 import { written } from "./notation";

@@ -1,5 +1,5 @@
 import type { Base } from "@/core/entry/length";
-import type { NewNote } from "@/formats/musicxml/new-score";
+import type { NewNote } from "@/formats/musicxml/writing/new-score";
 
 const ALTERS: Record<string, number> = { "": 0, n: 0, "#": 1, "##": 2, b: -1, bb: -2 };
 

@@ -2,8 +2,8 @@ import { strToU8, zipSync } from "fflate";
 import { studyOf } from "@/core/fingering/study/study-data";
 import { bytes, noteXml, scoreXml } from "../../tests/support/musicxml";
 import { seeded } from "../../tests/support/seeded";
-import { excerpt } from "./musicxml/excerpt";
-import { readScore } from "./musicxml/open";
+import { excerpt } from "./musicxml/engraving/excerpt";
+import { readScore } from "./musicxml/reading/open";
 import { pianoPart } from "./musicxml/parts";
 import { passageFrom } from "./musicxml/passage";
 

@@ -1,8 +1,8 @@
 import type { Entry } from "@/core/entry/entry";
-import { excerpt } from "@/formats/musicxml/excerpt";
-import { readScore } from "@/formats/musicxml/open";
+import { excerpt } from "@/formats/musicxml/engraving/excerpt";
+import { readScore } from "@/formats/musicxml/reading/open";
 import { pianoPart } from "@/formats/musicxml/parts";
-import { writeEntry } from "@/formats/musicxml/write-entry";
+import { writeEntry } from "@/formats/musicxml/writing/write-entry";
 import { engraverOptions, type Engraved, type Engraver, type EngravingAsked } from "./engraver";
 
 /** The few calls of the engraving library that are used. */

@@ -48,7 +48,7 @@ export interface FingeringService {
   firstOptions(onProgress: (progress: Progress) => void): Promise<Searched<readonly FirstOption[]>>;
   /** The best fingering by a leaning that keeps to what an option and the passage ask. Each question is answered, in order. */
   around(asked: Around): Promise<Searched<Fingering>>;
-  /** What would lower the strain at a note of an option; see core/fingering/lowering. */
+  /** What would lower the strain at a note of an option; see core/fingering/explain/lowering. */
   lowering(asked: Around, digits: Fingering, note: NoteId): Promise<Searched<readonly Lowering[]>>;
   /** Fingerings judged at another tempo. Whatever tempo is asked for last stops what ran before. */
   atTempo(tempo: number, digits: readonly Fingering[]): Promise<Searched<readonly Judged[]>>;

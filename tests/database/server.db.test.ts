@@ -6,7 +6,7 @@ import { verdictEvents } from "@/db/queries/passages";
 import { fingeringsOf } from "@/db/queries/fingerings";
 import { piecesWithPassages } from "@/db/queries/pieces";
 import { passage, piece } from "@/db/schema";
-import { readScore } from "@/formats/musicxml/open";
+import { readScore } from "@/formats/musicxml/reading/open";
 import { pianoPart } from "@/formats/musicxml/parts";
 import { passageFrom } from "@/formats/musicxml/passage";
 import { exportOption } from "@/server/export/export";

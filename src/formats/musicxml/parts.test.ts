@@ -1,10 +1,10 @@
 import { bytes, noteXml, partsXml } from "../../../tests/support/musicxml";
-import { excerpt } from "./excerpt";
+import { excerpt } from "./engraving/excerpt";
 import type { Fingering } from "@/core/fingering/study/fingering";
-import { readScore } from "./open";
+import { readScore } from "./reading/open";
 import { partById, partRemarks, partsToChoose, pianoPart } from "./parts";
 import { passageFrom } from "./passage";
-import { writeFingering } from "./write-fingering";
+import { writeFingering } from "./writing/write-fingering";
 import type { Score } from "./score";
 
 function read(text: string): Score {

@@ -2,8 +2,8 @@ import type { PassageBar } from "@/core/passage/metre";
 import { inOrder, type Hands, type Passage } from "@/core/passage/passage";
 import type { Note, NoteId } from "@/core/passage/note";
 import { add, compare, subtract, type Beats } from "@/core/time/beats";
-import { beginningOf } from "./metre";
-import { writtenRolls } from "./rolls";
+import { beginningOf } from "./reading/metre";
+import { writtenRolls } from "./reading/rolls";
 import type { Bar, NoteHead, Part } from "./score";
 
 /**

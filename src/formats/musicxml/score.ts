@@ -5,8 +5,8 @@ import type { NoteId } from "@/core/passage/note";
 import type { Beats } from "@/core/time/beats";
 import type { Package } from "../mxl/mxl";
 import type { Element } from "../xml/tree";
-import type { Character } from "./read-character";
-import type { TempoMark } from "./tempo";
+import type { Character } from "./reading/read-character";
+import type { TempoMark } from "./reading/tempo";
 
 /** A score as read, with what is needed to write it again unchanged. */
 export interface Score {

@@ -10,7 +10,7 @@ export interface Exported {
   readonly type: string;
 }
 
-/** Which digits are written: all of them, or those that a pianist would write; see core/fingering/in-doubt. */
+/** Which digits are written: all of them, or those that a pianist would write; see core/fingering/explain/in-doubt. */
 export const DIGITS_WRITTEN = ["all", "doubt"] as const;
 export type DigitsWritten = (typeof DIGITS_WRITTEN)[number];
 

@@ -14,7 +14,7 @@ import { lockPassage, reviseInPlace } from "@/db/queries/history";
 import { renameMarks } from "@/db/queries/passages";
 import { lockPiece, passagesOf, pieceById } from "@/db/queries/pieces";
 import { passage, piece } from "@/db/schema";
-import { writeEntry } from "@/formats/musicxml/write-entry";
+import { writeEntry } from "@/formats/musicxml/writing/write-entry";
 import { follow } from "../options/follow";
 import { player } from "../players/player";
 import { name } from "../text";

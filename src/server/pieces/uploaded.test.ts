@@ -1,7 +1,7 @@
 jest.mock("../threads/pool", () => ({ TooMuch: class TooMuch extends Error {} }));
 jest.mock("next/headers", () => ({}));
 
-import { LARGEST_FILE } from "@/formats/musicxml/open";
+import { LARGEST_FILE } from "@/formats/musicxml/reading/open";
 import { uploaded } from "./uploaded";
 
 /** A request whose body comes in pieces, without a length said beforehand. */

@@ -1,6 +1,6 @@
 import { Readable } from "node:stream";
 import busboy from "busboy";
-import { LARGEST_FILE } from "@/formats/musicxml/open";
+import { LARGEST_FILE } from "@/formats/musicxml/reading/open";
 import { refusalOf } from "../asking";
 import { stoppedAt } from "../doors/door";
 

@@ -12,13 +12,13 @@ import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { Beats } from "@/core/time/beats";
 import { remarksOn, wording } from "@/formats/issue";
 import type { FileIssue } from "@/formats/issue";
-import { excerpt } from "@/formats/musicxml/excerpt";
-import { readScore } from "@/formats/musicxml/open";
+import { excerpt } from "@/formats/musicxml/engraving/excerpt";
+import { readScore } from "@/formats/musicxml/reading/open";
 import { partById, partRemarks, partsToChoose, pianoPart } from "@/formats/musicxml/parts";
 import { passageFrom } from "@/formats/musicxml/passage";
 import type { Part, Score } from "@/formats/musicxml/score";
-import { tempiFound, tempoSource } from "@/formats/musicxml/tempo-found";
-import { writeFile, writeFingering } from "@/formats/musicxml/write-fingering";
+import { tempiFound, tempoSource } from "@/formats/musicxml/reading/tempo-found";
+import { writeFile, writeFingering } from "@/formats/musicxml/writing/write-fingering";
 import type { Answer } from "../types";
 
 /** What is asked of score files. All of it runs in a thread of its own; see pool.ts. Plain data in, plain data out. */
@@ -169,7 +169,7 @@ export interface ExportAsked extends BarsAsked {
   readonly digits: Fingering;
   readonly pins: Pins;
   readonly planMarks: PlanMarks;
-  /** All digits, or those that a pianist would write; see core/fingering/in-doubt. */
+  /** All digits, or those that a pianist would write; see core/fingering/explain/in-doubt. */
   readonly written: "all" | "doubt";
   /** The player's own signs, or those of the hand plan as well. */
   readonly signs: "own" | "plan";
