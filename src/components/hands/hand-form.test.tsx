@@ -99,3 +99,21 @@ describe("one hand's figures", () => {
     expect(field("1 and 5, widest, no force")).toHaveValue("173");
   });
 });
+
+describe("figures that are not kept yet", () => {
+  function Draft({ id, measured }: { id: string; measured: HandMeasured }) {
+    const draft = useHandDraft("right", { id, measured });
+    return <HandForm draft={draft} history={[]} instrument={FULL_SIZE} inIntervals={false} today="2026-11-25" />;
+  }
+  const span = () => screen.getByLabelText("Right hand, span on a ruler, mm");
+
+  it("outlast a page made new with the same measurement, and give way to a newer one", async () => {
+    const { rerender } = render(<Draft id="b" measured={KEPT} />);
+    await userEvent.clear(span());
+    await userEvent.type(span(), "195");
+    rerender(<Draft id="b" measured={{ ...KEPT }} />);
+    expect(span()).toHaveValue("195");
+    rerender(<Draft id="c" measured={{ ...KEPT, rulerSpan: 197 }} />);
+    expect(span()).toHaveValue("197");
+  });
+});
