@@ -64,6 +64,20 @@ describe("the verdict", () => {
     );
   });
 
+  it("keeps what was written until the server has kept it, and after a refusal", async () => {
+    let answer: (value: unknown) => void = () => undefined;
+    decide.mockImplementation(() => new Promise((resolve) => (answer = resolve)));
+    render(shown());
+    await userEvent.click(screen.getByRole("radio", { name: "Take option B" }));
+    await userEvent.type(screen.getByLabelText("Why"), "It stays");
+    await userEvent.click(screen.getByRole("button", { name: "Take it" }));
+    await waitFor(() => expect(decide).toHaveBeenCalled());
+    expect(screen.getByLabelText("Why")).toHaveValue("It stays");
+    answer({ ok: false, message: "This option does not belong to this passage." });
+    await waitFor(() => expect(screen.getByRole("alert")).toHaveTextContent("does not belong"));
+    expect(screen.getByLabelText("Why")).toHaveValue("It stays");
+  });
+
   it("tells why it was refused and loses nothing that was typed", async () => {
     render(shown());
     await userEvent.click(screen.getByRole("radio", { name: "Take option A" }));
