@@ -12,7 +12,7 @@ ensure_modules() {
   wanted=$(sha256sum package-lock.json | cut -d' ' -f1)
   if [ ! -f "$stamp" ] || [ "$(cat "$stamp")" != "$wanted" ]; then
     say "Installing the project's packages (npm ci)"
-    npm ci --no-audit --no-fund --loglevel=error >&2
+    npm ci --prefer-offline --no-audit --no-fund --loglevel=error >&2
     printf '%s' "$wanted" > "$stamp"
   fi
 }

@@ -6,10 +6,12 @@ import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { NuqsAdapter } from "nuqs/adapters/next/app";
 import { Toaster } from "sonner";
+import type { Seated } from "@/components/players/player-menu";
 import { Places } from "@/components/shell/places";
 import { THEME_SCRIPT } from "@/components/shell/theme";
 import { Watch } from "@/components/shell/watch";
 import { playersZone } from "@/server/players/players-zone";
+import { playersIfThere } from "@/server/players/player-in-hand";
 import { NONCE_HEADER } from "@/server/doors/policy";
 
 export const metadata: Metadata = {
@@ -20,6 +22,7 @@ export const metadata: Metadata = {
 export default async function Layout({ children }: { children: React.ReactNode }) {
   const nonce = (await headers()).get(NONCE_HEADER) ?? undefined;
   const zone = await playersZone();
+  const { all, now } = await playersIfThere();
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
@@ -27,7 +30,7 @@ export default async function Layout({ children }: { children: React.ReactNode }
       </head>
       <body className="min-h-dvh">
         <NuqsAdapter>
-          <Places />
+          <Places players={all.map(seated)} now={now && seated(now)} />
           <main className="mx-auto max-w-[1400px] px-6 pb-8 print:px-0 print:pb-0">{children}</main>
         </NuqsAdapter>
         <Watch zone={zone} />
@@ -40,4 +43,8 @@ export default async function Layout({ children }: { children: React.ReactNode }
       </body>
     </html>
   );
+}
+
+function seated({ id, name }: Seated): Seated {
+  return { id, name };
 }

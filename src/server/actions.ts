@@ -9,11 +9,17 @@ import type { Day } from "@/core/time/days";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import { answering } from "./asking";
+import { GoneAsked, rename, RenameAsked, takeOrBring } from "./belongings/belongings";
+import { begin, BeginAsked } from "./players/begin";
 import { today } from "./players/day";
+import { isHere, NOBODY } from "./players/player";
+import { takeTurn } from "./players/player-in-hand";
+import { TurnAsked } from "./players/players";
+import { addRecital, MoveAsked, moveRecital, NewRecital, PlayedAtAsked, playAt } from "./recitals";
 import { addFound, addTyped, FoundAsked, TypedAsked } from "./options/editions";
 import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "./pieces/entries";
 import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./hands/instruments";
-import { keepMeasurement, MeasurementAsked, RemovalAsked, removeMeasurement } from "./hands/measuring";
+import { keepMeasurement, MeasurementAsked } from "./hands/measuring";
 import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked } from "./options/options";
 import { addPassage, PassageAsked } from "./passages/passages";
 import { choosePart, PartAsked } from "./pieces/pieces";
@@ -94,8 +100,39 @@ export async function measure(asked: unknown): Promise<Answer<MeasurementData>> 
   );
 }
 
-export async function forgetMeasurement(asked: unknown): Promise<Answer<MeasurementData>> {
-  return refreshed(await answering(RemovalAsked, asked, ({ db }, given) => removeMeasurement(db, given)));
+export async function retitle(asked: unknown): Promise<Answer<{ readonly title: string | null }>> {
+  return refreshed(await answering(RenameAsked, asked, ({ db }, given) => rename(db, given)));
+}
+
+export async function takeAway(asked: unknown): Promise<Answer<{ readonly gone: boolean }>> {
+  return refreshed(await answering(GoneAsked, asked, ({ db }, given) => takeOrBring(db, given)));
+}
+
+export async function beginPlaying(asked: unknown): Promise<Answer<{ readonly playerId: string }>> {
+  const answer = await answering(BeginAsked, asked, ({ db, zone }, given) => begin(db, given, today(zone)));
+  if (answer.ok) await takeTurn(answer.value.playerId);
+  return refreshed(answer);
+}
+
+export async function turnTo(asked: unknown): Promise<Answer<null>> {
+  const answer = await answering(TurnAsked, asked, async ({ db }, { playerId }) => {
+    if (!(await isHere(db, playerId))) return NOBODY;
+    await takeTurn(playerId);
+    return { ok: true, value: null };
+  });
+  return refreshed(answer);
+}
+
+export async function newRecital(asked: unknown): Promise<Answer<{ readonly id: string }>> {
+  return refreshed(await answering(NewRecital, asked, ({ db }, given) => addRecital(db, given)));
+}
+
+export async function holdRecitalOn(asked: unknown): Promise<Answer<{ readonly heldOn: string }>> {
+  return refreshed(await answering(MoveAsked, asked, ({ db }, given) => moveRecital(db, given)));
+}
+
+export async function putOnProgramme(asked: unknown): Promise<Answer<{ readonly recitalId: string | null }>> {
+  return refreshed(await answering(PlayedAtAsked, asked, ({ db }, given) => playAt(db, given)));
 }
 
 export async function beginRest(asked: unknown): Promise<Answer<readonly RestData[]>> {

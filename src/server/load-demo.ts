@@ -1,9 +1,10 @@
 import { randomUUID } from "node:crypto";
 import { dayAfter } from "@/core/time/days";
 import type { Db } from "@/db/client";
-import { addFirstFingerings } from "@/db/queries/fingerings";
+import { addFirstFingerings, fingeringsOf } from "@/db/queries/fingerings";
 import { keepPracticeDay } from "@/db/queries/passages";
-import { firstPianist } from "@/db/queries/pianists";
+import { demoPianist, firstPianist } from "@/db/queries/pianists";
+import { piecesWithPassages } from "@/db/queries/pieces";
 import { handMeasurement, instrument, pianist, recital } from "@/db/schema";
 import { compose } from "@/demo/compose";
 import {
@@ -22,15 +23,27 @@ import { inThread } from "./threads/pool";
 import type { Answer } from "./types";
 import { addVerdict } from "./verdicts/verdicts";
 
-/** Loads the demo through the same doors a player uses; false when there is a pianist already. */
+/**
+ * Loads the demo through the same doors a player uses, and goes on where an earlier loading broke off. Its options are
+ * searched outside any transaction, side by side.
+ * @returns false where there was nothing to load: the demo is there, or other players are and no demo was begun
+ */
 export async function loadDemo(db: Db): Promise<boolean> {
-  if (await firstPianist(db)) return false;
-  await db.transaction((tx) => fill(tx));
-  return true;
+  if (!(await demoPianist(db))) {
+    if (await firstPianist(db)) return false;
+    await db.transaction((tx) => beginWith(tx));
+  }
+  const open = await unfinished(db);
+  await Promise.all(open.map(({ passageId, chosen }) => workOut(db, passageId, chosen)));
+  return open.length > 0;
 }
 
-async function fill(db: Db): Promise<void> {
-  const [player] = await db.insert(pianist).values(DEMO_PIANIST).returning();
+/** The player, the hands, the recital and the pieces with their passages: all of it or nothing. */
+async function beginWith(db: Db): Promise<void> {
+  const [player] = await db
+    .insert(pianist)
+    .values({ ...DEMO_PIANIST, isDemo: true })
+    .returning();
   const pianistId = player!.id;
   await db.insert(handMeasurement).values(DEMO_MEASUREMENTS.map((m) => ({ ...m, pianistId })));
   await db.insert(instrument).values({ ...DEMO_INSTRUMENT, pianistId });
@@ -41,19 +54,36 @@ async function fill(db: Db): Promise<void> {
   for (const { score, fileName, passages } of DEMO_PIECES) {
     const bytes = new TextEncoder().encode(compose(score));
     const { pieceId } = done(await importPiece(db, pianistId, { name: fileName, bytes }, evening!.id));
-    for (const spot of passages) {
-      const { chosen, ...asked } = spot;
-      const { passageId } = done(await addPassage(db, { ...asked, pieceId }));
-      const { study } = (await passageGiven(db, passageId))!;
-      const options = await inThread("firstOptions", { study });
-      const kept = await addFirstFingerings(
-        db,
-        passageId,
-        options.map(({ fingering, ...option }) => ({ ...option, digits: fingering })),
-      );
-      if (chosen) await choose(db, passageId, chosen, new Map(kept!.map((o) => [o.name, o.id])));
+    for (const { chosen, ...asked } of passages) {
+      void chosen;
+      done(await addPassage(db, { ...asked, pieceId }));
     }
   }
+}
+
+/** The demo's own passages that have no options yet, with what is to be said about each. */
+async function unfinished(db: Db): Promise<readonly { passageId: string; chosen: DemoChoice | undefined }[]> {
+  const player = (await demoPianist(db))!;
+  const there = await piecesWithPassages(db, player.id);
+  const own = DEMO_PIECES.flatMap(({ fileName, passages }) => {
+    const kept = there.find((piece) => piece.fileName === fileName)?.passages ?? [];
+    return passages.flatMap(({ title, chosen }) => {
+      const found = kept.find((passage) => passage.title === title);
+      return found ? [{ passageId: found.id, chosen }] : [];
+    });
+  });
+  const options = await Promise.all(own.map(({ passageId }) => fingeringsOf(db, passageId)));
+  return own.filter((_, i) => options[i]!.length === 0);
+}
+
+async function workOut(db: Db, passageId: string, chosen: DemoChoice | undefined): Promise<void> {
+  const { study } = (await passageGiven(db, passageId))!;
+  const options = await inThread("firstOptions", { study });
+  await db.transaction(async (tx) => {
+    const digits = options.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));
+    const kept = await addFirstFingerings(tx, passageId, digits);
+    if (chosen) await choose(tx, passageId, chosen, new Map(kept!.map((o) => [o.name, o.id])));
+  });
 }
 
 /** What has been said about a passage when the demo begins. */

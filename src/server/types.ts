@@ -12,12 +12,16 @@ import type { Finger, Side } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import type { Allowances } from "@/core/reach/allowances";
+import type { BelongingKind } from "./belongings/kinds";
 
 /** What pages are given: plain data, no rows and no connection. */
 
 export interface OptionData {
   readonly id: string;
+  /** The letter it goes by. */
   readonly name: string;
+  /** What the player calls it, where they do. */
+  readonly title: string | null;
   readonly origin: "solved" | "printed" | "typed";
   readonly leaning: LeaningId;
   /** Whose it is, where it came with a name. */
@@ -43,6 +47,8 @@ export interface VerdictData extends VerdictEvent {
 export interface PassageData {
   readonly id: string;
   readonly title: string;
+  /** Whose it is. */
+  readonly player: { readonly id: string; readonly name: string };
   readonly piece: { readonly id: string; readonly title: string; readonly entered: boolean };
   /** As numbered on paper. */
   readonly bars: { readonly from: string; readonly to: string };
@@ -114,6 +120,9 @@ export interface PieceData {
   readonly remarks: readonly string[];
   /** mm of the instrument in use. */
   readonly octaveWidth: number;
+  /** On whose programme it is, and all that it may be put on. */
+  readonly recitalId: string | null;
+  readonly recitals: readonly { readonly id: string; readonly title: string; readonly heldOn: string }[];
   readonly passages: readonly {
     readonly id: string;
     readonly title: string;
@@ -128,6 +137,8 @@ export interface PieceData {
 export interface MeasurementData {
   readonly id: string;
   readonly side: Side;
+  /** What the player calls it, where they do. */
+  readonly title: string | null;
   /** ISO date. */
   readonly measuredOn: string;
   readonly way: "typed" | "keys" | "midi";
@@ -151,6 +162,7 @@ export interface InstrumentData {
 }
 
 export interface HandsData {
+  readonly playerId: string;
   /** Newest first; none for a hand that was never measured. */
   readonly measurements: Readonly<Record<Side, readonly MeasurementData[]>>;
   readonly rests: readonly RestData[];
@@ -172,22 +184,47 @@ export interface PassageListed {
 }
 
 export interface RepertoireData {
-  /** The player's name. */
-  readonly player: string;
-  readonly recitals: readonly {
-    readonly id: string;
-    readonly title: string;
-    /** ISO date. */
-    readonly heldOn: string;
-    /** Negative where it is over. */
-    readonly daysLeft: number;
-  }[];
+  readonly player: { readonly id: string; readonly name: string };
+  /** The next first; those that are over come last. */
+  readonly recitals: readonly RecitalData[];
   readonly due: readonly DueData[];
   readonly pieces: readonly {
     readonly id: string;
     readonly title: string;
     readonly passages: readonly PassageListed[];
   }[];
+  /** How many things were taken away and can be had back. */
+  readonly gone: number;
+}
+
+export interface RecitalData {
+  readonly id: string;
+  readonly title: string;
+  /** ISO date. */
+  readonly heldOn: string;
+  /** Negative where it is over. */
+  readonly daysLeft: number;
+}
+
+/** Somebody who plays here. */
+export interface PlayerData {
+  readonly id: string;
+  readonly name: string;
+  readonly isDemo: boolean;
+  /** How many pieces they have. */
+  readonly pieces: number;
+}
+
+/** Something that was taken away and can be brought back. */
+export interface GoneData {
+  readonly kind: BelongingKind;
+  /** What it is called in a sentence. */
+  readonly noun: string;
+  readonly id: string;
+  readonly title: string;
+  readonly of: string | null;
+  /** ISO date and time. */
+  readonly at: string;
 }
 
 /** What wants something of the player now. */
@@ -203,6 +240,8 @@ export interface DueData {
 /** A piece that was entered step by step, as it can be edited on. */
 export interface EntryData {
   readonly pieceId: string;
+  /** Whose it is. */
+  readonly playerId: string;
   readonly entry: Entry;
   readonly passageId: string | null;
 }

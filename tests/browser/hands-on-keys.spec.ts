@@ -7,15 +7,15 @@ import { KEYBOARD } from "@/core/physics";
 import { placementsOf } from "@/core/placement/placements";
 import { connect } from "@/db/client";
 import { handsGiven } from "@/server/hands/hands";
-import { player } from "@/server/players/player";
 import { engraved, openOnBench } from "./support";
+import { somePlayer } from "../support/some-player";
 
 /** The keys of the made-up run, onset by onset, as tests/browser/support.ts writes them. */
 const ONSETS = [[60], [62], [64], [65], [67], [69], [71], [72], [64], [67], [72], [67], [60, 64, 67]];
 
 test("every fingertip is drawn where the placement solver has it", async ({ page }) => {
   const { db, close } = connect(process.env["DATABASE_URL"]!);
-  const { right } = await handsGiven(db, (await player(db)).id);
+  const { right } = await handsGiven(db, (await somePlayer(db)).id);
   await close();
   const placements = placementsOf(handOfMeasured("right", right.measured, right.resting), FULL_SIZE);
   await openOnBench(page, { title: "To scale" });

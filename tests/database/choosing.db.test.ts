@@ -7,13 +7,13 @@ import { piecesWithPassages } from "@/db/queries/pieces";
 import { dueIn } from "@/server/verdicts/due";
 import { exportOption } from "@/server/export/export";
 import { passageData } from "@/server/passages/passages";
-import { player } from "@/server/players/player";
 import { serverZone, today } from "@/server/players/day";
 import { addVerdict, markPractice, VerdictAsked } from "@/server/verdicts/verdicts";
 import { retarget } from "@/server/options/wishes";
 import { freshDatabase } from "../support/database";
 import { keptPassage } from "../support/kept-passage";
 import { noteXml, scoreXml } from "../support/musicxml";
+import { somePlayer } from "../support/some-player";
 
 let db: Db;
 let drop: () => Promise<void>;
@@ -24,7 +24,7 @@ const SCALE = ["C4", "D4", "E4", "F4", "G4", "A4", "B4", "C5"];
 
 beforeAll(async () => {
   ({ db, drop } = await freshDatabase());
-  ({ id: pianistId } = await player(db));
+  ({ id: pianistId } = await somePlayer(db));
   passageId = await keptPassage(db, scoreXml([SCALE.map((p) => noteXml(p, { length: 6 })).join("")]));
 });
 afterAll(() => drop());

@@ -13,6 +13,7 @@ import { EntryAsked, entryData, keepEntry, openEntry } from "@/server/pieces/ent
 import { addFirstOptions } from "@/server/options/options";
 import { passageData } from "@/server/passages/passages";
 import { freshDatabase } from "../support/database";
+import { somePlayer } from "../support/some-player";
 
 let db: Db;
 let drop: () => Promise<void>;
@@ -28,15 +29,17 @@ function entered(keys: readonly number[]): Changed {
 /** Keeps an entry as a new piece and opens it. */
 async function kept({ entry }: Changed): Promise<{ pieceId: string; seen: string; passageId: string }> {
   const pieceId = randomUUID();
-  const answer = await keepEntry(db, { pieceId, entry, seen: null });
+  const answer = await keepEntry(db, { playerId, pieceId, entry, seen: null });
   if (!answer.ok) throw new Error(answer.message);
   const opened = await openEntry(db, { pieceId, hands: "right" });
   if (!opened.ok) throw new Error(opened.message);
   return { pieceId, seen: answer.value.seen, passageId: opened.value.passageId };
 }
 
+let playerId: string;
 beforeAll(async () => {
   ({ db, drop } = await freshDatabase());
+  playerId = (await somePlayer(db)).id;
 });
 afterAll(() => drop());
 
@@ -73,7 +76,7 @@ describe("music entered step by step", () => {
     });
     const without = remove(start.entry, { bar: 0, voice: 0, at: 1 }).entry;
     const changed = insertBar(without, { bar: -1, voice: 0, at: 0 }).entry;
-    const answer = await keepEntry(db, { pieceId, entry: changed, seen });
+    const answer = await keepEntry(db, { playerId, pieceId, entry: changed, seen });
     expect(answer).toMatchObject({ ok: true, value: { outcome: "kept" } });
     const after = (await passageData(db, passageId))!;
     expect(after.bars).toEqual({ from: "1", to: "2" });
@@ -94,23 +97,25 @@ describe("music entered step by step", () => {
     const cursor = { bar: 0, voice: 0, at: 1 } as const;
     const one = toggleKey(start.entry, cursor, 67).entry;
     const other = toggleKey(start.entry, cursor, 69).entry;
-    expect(await keepEntry(db, { pieceId, entry: one, seen })).toMatchObject({ value: { outcome: "kept" } });
-    expect(await keepEntry(db, { pieceId, entry: one, seen })).toMatchObject({ value: { outcome: "kept" } });
-    expect(await keepEntry(db, { pieceId, entry: other, seen })).toMatchObject({ value: { outcome: "outdated" } });
+    expect(await keepEntry(db, { playerId, pieceId, entry: one, seen })).toMatchObject({ value: { outcome: "kept" } });
+    expect(await keepEntry(db, { playerId, pieceId, entry: one, seen })).toMatchObject({ value: { outcome: "kept" } });
+    expect(await keepEntry(db, { playerId, pieceId, entry: other, seen })).toMatchObject({
+      value: { outcome: "outdated" },
+    });
     expect((await pieceById(db, pieceId))!.entry).toEqual(one);
   });
 
   it("is refused with a sentence where it is empty or off the keyboard", async () => {
-    expect(await keepEntry(db, { pieceId: randomUUID(), entry: entered([]).entry, seen: null })).toEqual({
+    expect(await keepEntry(db, { playerId, pieceId: randomUUID(), entry: entered([]).entry, seen: null })).toEqual({
       ok: false,
       message: "There is no note yet.",
     });
     const { entry } = entered([60]);
     const far = JSON.parse(JSON.stringify(entry).replace('"octave":4', '"octave":14')) as Entry;
-    const parsed = EntryAsked.safeParse({ pieceId: randomUUID(), entry: far, seen: null });
+    const parsed = EntryAsked.safeParse({ playerId, pieceId: randomUUID(), entry: far, seen: null });
     expect(parsed.error!.issues[0]!.message).toBe("A note is not on the keyboard.");
-    expect(EntryAsked.safeParse({ pieceId: randomUUID(), entry: { ...entry, title: " " }, seen: null }).success).toBe(
-      false,
-    );
+    expect(
+      EntryAsked.safeParse({ playerId, pieceId: randomUUID(), entry: { ...entry, title: " " }, seen: null }).success,
+    ).toBe(false);
   });
 });

@@ -13,7 +13,6 @@ import * as schema from "@/db/schema";
 import { dueIn } from "@/server/verdicts/due";
 import { addTyped } from "@/server/options/editions";
 import { passageData } from "@/server/passages/passages";
-import { player } from "@/server/players/player";
 import { chooseRemedies } from "@/server/options/remedies";
 import { reworkOptions } from "@/server/options/rework";
 import { startRest } from "@/server/hands/rests";
@@ -24,6 +23,7 @@ import { freshDatabase } from "../support/database";
 import { keptPassage } from "../support/kept-passage";
 import { noteXml, scoreXml } from "../support/musicxml";
 import { errands } from "../support/threads-here";
+import { somePlayer } from "../support/some-player";
 
 let db: Db;
 let address: string;
@@ -88,6 +88,7 @@ describe("undo, after the music or the fingers have changed", () => {
     await change("pin", at(8), 5);
     const rest = {
       id: randomUUID(),
+      playerId: (await somePlayer(db)).id,
       side: "right",
       fingers: [2 as Finger],
       reason: "A cut.",
@@ -202,7 +203,7 @@ describe("queries", () => {
     let count = 0;
     const sql = postgres(address, { max: 2, debug: () => void count++ });
     const counted = drizzle(sql, { schema, casing: "snake_case" }) as unknown as Db;
-    const { id } = await player(db);
+    const { id } = await somePlayer(db);
     const asked = async (): Promise<number> => {
       count = 0;
       await dueIn(counted, id, await piecesWithPassages(counted, id));

@@ -10,27 +10,28 @@ import { handMeasurement, noteMark, rest } from "@/db/schema";
 import { exportOption } from "@/server/export/export";
 import { handsData, handsGiven } from "@/server/hands/hands";
 import { addInstrument, NewInstrument, takeUpInstrument } from "@/server/hands/instruments";
-import { keepMeasurement, MeasurementAsked, removeMeasurement } from "@/server/hands/measuring";
+import { keepMeasurement, MeasurementAsked } from "@/server/hands/measuring";
 import { addPassage, passageData } from "@/server/passages/passages";
 import { importPiece } from "@/server/pieces/pieces";
-import { player } from "@/server/players/player";
 import { chooseRemedies, RemediesAsked } from "@/server/options/remedies";
 import { reworkOptions } from "@/server/options/rework";
 import { endRest, RestAsked, startRest } from "@/server/hands/rests";
 import { surveyData } from "@/server/pieces/survey";
+import { somePlayer } from "../support/some-player";
 
 let db: Db;
 let drop: () => Promise<void>;
 let pianistId: string;
 beforeAll(async () => {
   ({ db, drop } = await freshDatabase());
-  pianistId = (await player(db)).id;
+  pianistId = (await somePlayer(db)).id;
 });
 afterAll(() => drop());
 
 const measured = (more: object = {}) =>
   MeasurementAsked.parse({
     id: randomUUID(),
+    playerId: pianistId,
     side: "right",
     measuredOn: "2026-10-01",
     way: "typed",
@@ -64,17 +65,6 @@ describe("measurements", () => {
     });
   });
 
-  it("taken out come back as they were", async () => {
-    const one = measured({ side: "left", tipWidths: { "1": 21 } });
-    await keepMeasurement(db, one);
-    const gone = await removeMeasurement(db, { id: one.id });
-    if (!gone.ok) throw new Error(gone.message);
-    expect((await handsData(db, pianistId)).measurements.left).toEqual([]);
-    const { id, side, measuredOn, way, measured: figures } = gone.value;
-    await keepMeasurement(db, MeasurementAsked.parse({ id, side, measuredOn, way, ...figures }));
-    expect((await handsData(db, pianistId)).measurements.left).toEqual([gone.value]);
-  });
-
   const hand = { side: "right", measuredOn: "2026-10-01" } as const;
   it.each([
     ["a span no hand has", { ...hand, rulerSpan: 500 }],
@@ -92,6 +82,7 @@ describe("resting", () => {
   const asked = (more: object = {}) =>
     RestAsked.parse({
       id: randomUUID(),
+      playerId: pianistId,
       side: "right",
       fingers: [4],
       reason: "a cut",
@@ -123,8 +114,8 @@ describe("resting", () => {
 
 describe("instruments", () => {
   it("the one taken up last is in use", async () => {
-    await addInstrument(db, { id: randomUUID(), name: "Narrow one", octaveWidth: 152 });
-    const all = await addInstrument(db, { id: randomUUID(), name: "Hall", octaveWidth: 164.5 });
+    await addInstrument(db, { id: randomUUID(), playerId: pianistId, name: "Narrow one", octaveWidth: 152 });
+    const all = await addInstrument(db, { id: randomUUID(), playerId: pianistId, name: "Hall", octaveWidth: 164.5 });
     if (!all.ok) throw new Error(all.message);
     expect(all.value[0]!.name).toBe("Hall");
     const narrow = all.value.find((i) => i.name === "Narrow one")!;
@@ -234,7 +225,14 @@ describe("remedies chosen", () => {
 
   it("worked out anew, leave the digits of a resting hand and of unchanged notes as they were", async () => {
     const before = (await data()).options[0]!;
-    const all = { id: randomUUID(), side: "right", fingers: [1, 2, 3, 4, 5], reason: "x", reviewOn: "2999-01-01" };
+    const all = {
+      id: randomUUID(),
+      playerId: pianistId,
+      side: "right",
+      fingers: [1, 2, 3, 4, 5],
+      reason: "x",
+      reviewOn: "2999-01-01",
+    };
     const { id } = all;
     await startRest(db, RestAsked.parse(all));
     const waiting = await reworkOptions(db, { passageId });

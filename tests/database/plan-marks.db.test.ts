@@ -8,8 +8,8 @@ import { loadDemo } from "@/server/load-demo";
 import { passageData } from "@/server/passages/passages";
 import { markPlan, PlanMarksAsked } from "@/server/passages/plan-marks";
 import { piecesWithPassages } from "@/db/queries/pieces";
-import { player } from "@/server/players/player";
 import { freshDatabase } from "../support/database";
+import { somePlayer } from "../support/some-player";
 
 let db: Db;
 let drop: () => Promise<void>;
@@ -18,7 +18,7 @@ let passageId: string;
 beforeAll(async () => {
   ({ db, drop } = await freshDatabase());
   await loadDemo(db);
-  const pieces = await piecesWithPassages(db, (await player(db)).id);
+  const pieces = await piecesWithPassages(db, (await somePlayer(db)).id);
   passageId = pieces.flatMap((p) => p.passages).find((p) => p.title === "The run over the black keys")!.id;
 });
 afterAll(() => drop());

@@ -14,8 +14,8 @@ import { handsData } from "@/server/hands/hands";
 import { loadDemo } from "@/server/load-demo";
 import { addPassage, passageData, PassageAsked } from "@/server/passages/passages";
 import { importPiece } from "@/server/pieces/pieces";
-import { player } from "@/server/players/player";
 import { addVerdict, VerdictAsked } from "@/server/verdicts/verdicts";
+import { somePlayer } from "../support/some-player";
 
 let db: Db;
 let drop: () => Promise<void>;
@@ -28,7 +28,7 @@ describe("the demo", () => {
   it("loads once, through the same doors as a player's own music", async () => {
     expect(await loadDemo(db)).toBe(true);
     expect(await loadDemo(db)).toBe(false);
-    const { id } = await player(db);
+    const { id } = await somePlayer(db);
     const pieces = await piecesWithPassages(db, id);
     expect(pieces.length).toBeGreaterThanOrEqual(6);
     expect(pieces.every((p) => p.passages.length > 0 && p.recital !== null)).toBe(true);
@@ -66,7 +66,7 @@ describe("the demo", () => {
 
 describe("importing", () => {
   it("keeps nothing of a file that it refuses", async () => {
-    const { id } = await player(db);
+    const { id } = await somePlayer(db);
     const before = (await db.select({ id: piece.id }).from(piece)).length;
     const answer = await importPiece(db, id, { name: "torn.musicxml", bytes: bytes("<score-partwise><part>") });
     expect(answer).toMatchObject({ ok: false, message: expect.stringMatching(/^torn\.musicxml: .*line 1/) });
@@ -74,7 +74,7 @@ describe("importing", () => {
   });
 
   it("keeps the file as it came, byte for byte, and tells the reader's remarks", async () => {
-    const { id } = await player(db);
+    const { id } = await somePlayer(db);
     const file = bytes(scoreXml([noteXml("C4", { length: 24 }) + noteXml("C9", { length: 24 })]));
     const answer = await importPiece(db, id, { name: "high.xml", bytes: file });
     if (!answer.ok) throw new Error(answer.message);
@@ -89,7 +89,7 @@ describe("passages and verdicts", () => {
   const asked = { title: "x", fromBar: 1, toBar: 1, hands: "right", tempo: 90, touch: "legato", pedal: false } as const;
 
   it("refuses bars the piece does not have and bars without notes for the hand", async () => {
-    const { id } = await player(db);
+    const { id } = await somePlayer(db);
     const made = await importPiece(db, id, {
       name: "one.xml",
       bytes: bytes(scoreXml([noteXml("C4", { length: 48 })], { staves: 2 })),

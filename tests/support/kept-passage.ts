@@ -6,8 +6,8 @@ import type { Db } from "@/db/client";
 import { addFirstOptions } from "@/server/options/options";
 import { addPassage, passageData } from "@/server/passages/passages";
 import { importPiece } from "@/server/pieces/pieces";
-import { player } from "@/server/players/player";
 import { bytes } from "./musicxml";
+import { somePlayer } from "./some-player";
 
 /** Imports a score, makes a passage of its first bars, keeps the options it opens with. Returns the passage's id. */
 export async function keptPassage(
@@ -15,7 +15,7 @@ export async function keptPassage(
   text: string,
   { title = "Up", toBar = 1, hands = "right" }: { title?: string; toBar?: number; hands?: Hands } = {},
 ): Promise<string> {
-  const { id } = await player(db);
+  const { id } = await somePlayer(db);
   const piece = await importPiece(db, id, { name: "made-up.musicxml", bytes: bytes(text) });
   if (!piece.ok) throw new Error(piece.message);
   const asked = { title, fromBar: 1, toBar, hands, tempo: 90, touch: "legato", pedal: false } as const;

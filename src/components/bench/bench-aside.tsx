@@ -2,6 +2,8 @@ import { positionsOf } from "@/core/fingering/explain/positions";
 import { placeText } from "@/core/passage/place";
 import { Tabs } from "radix-ui";
 import { useMemo } from "react";
+import type { OptionData } from "@/server/types";
+import { BelongingMenu } from "../belongings/belonging-menu";
 import { LaneSwitches } from "../plan/lanes/lane-switches";
 import { PlanPanel } from "../plan/plan-panel";
 import type { Aside } from "../plan/use-plan-shown";
@@ -105,6 +107,7 @@ function FingersAside({ bench }: { bench: BenchInHand }) {
             fingering={inView.option.digits}
             onOptions={held.setOptions}
           />
+          <OptionsHead option={bench.inForce ?? inView.option} />
           <OptionCards
             all={tempo.all}
             chosen={inView.option.name}
@@ -169,6 +172,16 @@ function FingersAside({ bench }: { bench: BenchInHand }) {
         </>
       )}
     </aside>
+  );
+}
+
+/** Over the options, what can be done with the one in force. */
+function OptionsHead({ option: { id, name, title } }: { option: OptionData }) {
+  return (
+    <div className="-mb-4 flex items-center justify-between">
+      <h2 className="text-sm text-soft">Options</h2>
+      <BelongingMenu of={{ kind: "option", id, title, called: title ? `${name}, ${title}` : `Option ${name}` }} />
+    </div>
   );
 }
 

@@ -23,6 +23,7 @@ function option(name: string, digits: string, more: Partial<OptionData> = {}): O
     origin: "solved",
     leaning: "balanced",
     author: null,
+    title: null,
     version: 1,
     digits: fingering,
     pins: {},

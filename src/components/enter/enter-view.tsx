@@ -24,8 +24,15 @@ import { ENTRY_KEYS, useEntryKeys } from "./use-entry-keys";
 import { useGestures, useStruck } from "./use-gestures";
 
 /** Entering a hard passage without a file: from the keyboard on the screen, a MIDI piano, or the letters. */
-export function EnterView({ begun, passageId }: { begun: Begun; passageId: string | null }) {
-  const inHand = useEntry(begun);
+interface Props {
+  /** Whose the piece is, or will be. */
+  readonly playerId: string;
+  readonly begun: Begun;
+  readonly passageId: string | null;
+}
+
+export function EnterView({ playerId, begun, passageId }: Props) {
+  const inHand = useEntry(playerId, begun);
   const does = useGestures(inHand);
   const piano = usePiano();
   useEntryKeys(does);

@@ -51,10 +51,10 @@ interface Draft {
   readonly seen: string | null;
 }
 
-/** Music being entered: every change can be undone, stands in the browser at once and on the server soon after. */
-export function useEntry(begun: Begun): EntryInHand {
+/** Music being entered by a player: every change can be undone, stands in the browser at once and on the server soon after. */
+export function useEntry(playerId: string, begun: Begun): EntryInHand {
   const router = useRouter();
-  const place = `velvet-thumb entry ${begun.pieceId ?? "new"}`;
+  const place = `velvet-thumb entry ${begun.pieceId ?? `new of ${playerId}`}`;
   const [state, dispatch] = useReducer(history, begun, ({ entry }): History => ({
     past: [],
     now: { ...BLANK, entry: entry ?? NEW },
@@ -80,7 +80,7 @@ export function useEntry(begun: Begun): EntryInHand {
   const send = useCallback(
     (given: Entry) => {
       const pieceId = named.current;
-      const asked = { pieceId, entry: titled(given) };
+      const asked = { pieceId, playerId, entry: titled(given) };
       const call = () => keepEntered({ ...asked, seen: seen.current.get(pieceId) ?? null });
       void sendTo(sending, call).then((answer) => {
         if (!answer.ok) return dispatch({ kind: "complain", words: answer.message });
@@ -92,7 +92,7 @@ export function useEntry(begun: Begun): EntryInHand {
         if (begun.pieceId === null) window.history.replaceState(null, "", `/enter/${pieceId}`);
       });
     },
-    [sending, place, begun.pieceId],
+    [sending, place, begun.pieceId, playerId],
   );
   useEffect(() => {
     if (entry === sent || !named.current || theirs || !hasNotes(entry)) return;

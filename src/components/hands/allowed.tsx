@@ -14,11 +14,11 @@ const SAID: Readonly<Record<keyof Allowances, string>> = {
 };
 
 /** What the player allows where a hand cannot hold what is written; kept at once. */
-export function Allowed({ allows }: { allows: Allowances }) {
+export function Allowed({ playerId, allows }: { playerId: string; allows: Allowances }) {
   const [shown, setShown] = useState(allows);
   const set = async (key: keyof Allowances, value: boolean): Promise<void> => {
     setShown((before) => ({ ...before, [key]: value }));
-    const asked = { id: newId(), [key]: value };
+    const asked = { id: newId(), playerId, [key]: value };
     const kept = await ask("allowances", () => allow(asked));
     setShown((before) => kept ?? { ...before, [key]: !value });
   };

@@ -13,8 +13,15 @@ import { useHandDraft } from "./use-hand-draft";
 
 const KEPT: HandMeasured = { rulerSpan: 191, pairs: { "1-5": { comfortable: 150, widest: 172 } } };
 const HISTORY: readonly MeasurementData[] = [
-  { id: "b", side: "right", measuredOn: "2026-11-02", way: "typed", measured: KEPT },
-  { id: "a", side: "right", measuredOn: "2026-06-02", way: "typed", measured: { ...KEPT, rulerSpan: 190 } },
+  { id: "b", side: "right", title: null, measuredOn: "2026-11-02", way: "typed", measured: KEPT },
+  {
+    id: "a",
+    side: "right",
+    title: null,
+    measuredOn: "2026-06-02",
+    way: "typed",
+    measured: { ...KEPT, rulerSpan: 190 },
+  },
 ];
 
 function Page({ inIntervals = false }: { inIntervals?: boolean }) {
@@ -22,7 +29,14 @@ function Page({ inIntervals = false }: { inIntervals?: boolean }) {
   return (
     <>
       <OpenHands drafts={[draft]} instrument={FULL_SIZE} figure="widest" />
-      <HandForm draft={draft} history={HISTORY} instrument={FULL_SIZE} inIntervals={inIntervals} today="2026-11-25" />
+      <HandForm
+        playerId="me"
+        draft={draft}
+        history={HISTORY}
+        instrument={FULL_SIZE}
+        inIntervals={inIntervals}
+        today="2026-11-25"
+      />
     </>
   );
 }
@@ -65,6 +79,7 @@ describe("one hand's figures", () => {
     expect(field("2 and 5, widest, no force")).toHaveValue("113");
     expect(measure).toHaveBeenCalledWith({
       id: "id",
+      playerId: "me",
       side: "right",
       measuredOn: "2026-11-25",
       way: "typed",
@@ -103,7 +118,16 @@ describe("one hand's figures", () => {
 describe("figures that are not kept yet", () => {
   function Draft({ id, measured }: { id: string; measured: HandMeasured }) {
     const draft = useHandDraft("right", { id, measured });
-    return <HandForm draft={draft} history={[]} instrument={FULL_SIZE} inIntervals={false} today="2026-11-25" />;
+    return (
+      <HandForm
+        playerId="me"
+        draft={draft}
+        history={[]}
+        instrument={FULL_SIZE}
+        inIntervals={false}
+        today="2026-11-25"
+      />
+    );
   }
   const span = () => screen.getByLabelText("Right hand, span on a ruler, mm");
 

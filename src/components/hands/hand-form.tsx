@@ -21,6 +21,7 @@ export const HAND_NAMES: Readonly<Record<Side, string>> = { right: "Right hand",
 const FIGURE_NAMES = { comfortable: "Comfortable", widest: "Widest, no force" } as const;
 
 interface Props {
+  readonly playerId: string;
   readonly draft: HandDraft;
   readonly history: readonly MeasurementData[];
   readonly instrument: Instrument;
@@ -29,7 +30,7 @@ interface Props {
 }
 
 /** One hand's figures by pair: typed in mm or chosen as intervals, estimated where nothing is said. */
-export function HandForm({ draft, history, instrument, inIntervals, today }: Props) {
+export function HandForm({ playerId, draft, history, instrument, inIntervals, today }: Props) {
   const { side, problems, spans } = draft;
   const before = history[1];
   const changes = history[0] && before ? changesSince(before.measured, history[0].measured) : null;
@@ -98,7 +99,7 @@ export function HandForm({ draft, history, instrument, inIntervals, today }: Pro
           ))}
         </ul>
       )}
-      {draft.changed && <Keep draft={draft} today={today} />}
+      {draft.changed && <Keep playerId={playerId} draft={draft} today={today} />}
     </section>
   );
 }
@@ -212,13 +213,13 @@ function Tips({ draft }: { draft: HandDraft }) {
   );
 }
 
-function Keep({ draft, today }: { draft: HandDraft; today: string }) {
+function Keep({ playerId, draft, today }: { playerId: string; draft: HandDraft; today: string }) {
   const [day, setDay] = useState(today);
   const [complaint, setComplaint] = useState<string | null>(null);
   const { busy, ask } = useAsk("measurements");
   const keep = async (): Promise<void> => {
     const { side, measured } = draft;
-    const asked = { id: newId(), side, measuredOn: day, way: "typed", ...measured };
+    const asked = { id: newId(), playerId, side, measuredOn: day, way: "typed", ...measured };
     const answer = await ask(() => measure(asked));
     if (!answer.ok) return setComplaint(answer.message);
     toast(`${HAND_NAMES[side]} kept as measured ${dayText(day)}.`);

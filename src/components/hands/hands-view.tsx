@@ -30,7 +30,7 @@ export function HandsView({ pianist, data }: { pianist: string; data: HandsData 
       <div className="flex flex-wrap items-end justify-between gap-3 border-b border-hairline pb-2">
         <h1 className="font-serif text-3xl">{pianist}’s hands</h1>
         <div className="flex flex-wrap items-center gap-3">
-          <InstrumentChoice instruments={data.instruments} />
+          <InstrumentChoice playerId={data.playerId} instruments={data.instruments} />
           <Link href="/hands/measure" className={buttonLook()}>
             Measure at the keys
           </Link>
@@ -74,6 +74,7 @@ export function HandsView({ pianist, data }: { pianist: string; data: HandsData 
         {[left, right].map((draft) => (
           <HandForm
             key={draft.side}
+            playerId={data.playerId}
             draft={draft}
             history={data.measurements[draft.side]}
             instrument={on}
@@ -83,9 +84,9 @@ export function HandsView({ pianist, data }: { pianist: string; data: HandsData 
         ))}
       </div>
       <div className="mt-8 grid gap-8 md:grid-cols-2">
-        <Resting rests={data.rests} today={data.today} />
+        <Resting playerId={data.playerId} rests={data.rests} today={data.today} />
         <div className="flex flex-col gap-6">
-          <Allowed allows={data.allows} />
+          <Allowed playerId={data.playerId} allows={data.allows} />
           <History measurements={data.measurements} />
         </div>
       </div>

@@ -7,6 +7,7 @@ import { z } from "zod";
 import { KEYBOARD } from "@/core/physics";
 import { newInstrument, useInstrument as takeUp } from "@/server/actions";
 import type { InstrumentData } from "@/server/types";
+import { BelongingMenu } from "../belongings/belonging-menu";
 import { ask } from "../keeping/ask";
 import { send } from "../keeping/sending";
 import { Button } from "../ui/button";
@@ -24,8 +25,15 @@ const InstrumentForm = z.object({
 });
 
 /** Which instrument every answer is for, and adding another. */
-export function InstrumentChoice({ instruments }: { instruments: readonly InstrumentData[] }) {
+export function InstrumentChoice({
+  playerId,
+  instruments,
+}: {
+  playerId: string;
+  instruments: readonly InstrumentData[];
+}) {
   const [adding, setAdding] = useState(false);
+  const used = instruments[0]!;
   const choose = async (id: string): Promise<void> => {
     if (id === "") return setAdding(true);
     const asked = { id, request: newId() };
@@ -35,11 +43,7 @@ export function InstrumentChoice({ instruments }: { instruments: readonly Instru
     <div className="flex flex-wrap items-end gap-3">
       <label className="flex items-center gap-2 text-sm">
         Instrument
-        <select
-          className={INPUT_LOOK}
-          value={instruments[0]!.id ?? "none"}
-          onChange={(e) => void choose(e.target.value)}
-        >
+        <select className={INPUT_LOOK} value={used.id ?? "none"} onChange={(e) => void choose(e.target.value)}>
           {instruments.map(({ id, name, octaveWidth }) => (
             <option key={id} value={id ?? "none"}>
               {name}, octave {octaveWidth} mm
@@ -48,12 +52,15 @@ export function InstrumentChoice({ instruments }: { instruments: readonly Instru
           <option value="">Another instrument…</option>
         </select>
       </label>
-      {adding && <NewInstrument onDone={() => setAdding(false)} />}
+      {used.id !== null && (
+        <BelongingMenu of={{ kind: "instrument", id: used.id, title: used.name, called: used.name }} />
+      )}
+      {adding && <NewInstrument playerId={playerId} onDone={() => setAdding(false)} />}
     </div>
   );
 }
 
-function NewInstrument({ onDone }: { onDone: () => void }) {
+function NewInstrument({ playerId, onDone }: { playerId: string; onDone: () => void }) {
   const [id, renew] = useState(() => newId());
   const {
     register,
@@ -65,7 +72,7 @@ function NewInstrument({ onDone }: { onDone: () => void }) {
     defaultValues: { name: "", octaveWidth: KEYBOARD.fullOctaveWidth as number },
   });
   const submit = handleSubmit(async (values) => {
-    const answer = await send("instruments", () => newInstrument({ id, ...values }));
+    const answer = await send("instruments", () => newInstrument({ id, playerId, ...values }));
     renew(newId());
     if (answer.ok) onDone();
     else setError("root", { message: answer.message });

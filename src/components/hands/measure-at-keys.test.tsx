@@ -9,12 +9,14 @@ jest.mock("@/server/actions", () => ({ measure: (asked: unknown) => measure(aske
 import { MeasureAtKeys } from "./measure-at-keys";
 
 const DATA: HandsData = {
+  playerId: "me",
   measurements: {
     right: [
       {
         id: "old",
         side: "right",
         measuredOn: "2026-06-01",
+        title: null,
         way: "typed",
         measured: { rulerSpan: 190, pairs: { "2-5": { widest: 108 } }, tipWidths: { 1: 21 } },
       },
@@ -65,6 +67,7 @@ describe("measuring at the keys", () => {
     await waitFor(() => expect(measure).toHaveBeenCalled());
     expect(measure).toHaveBeenCalledWith({
       id: "id",
+      playerId: "me",
       side: "right",
       measuredOn: "2026-11-25",
       way: "keys",

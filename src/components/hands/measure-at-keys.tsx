@@ -132,6 +132,7 @@ export function MeasureAtKeys({ data }: { data: HandsData }) {
         </section>
       ) : (
         <Review
+          playerId={data.playerId}
           side={side}
           answers={answers}
           measured={measured}
@@ -185,6 +186,7 @@ function merged(before: HandMeasured, answers: Readonly<Record<string, PairMeasu
 }
 
 interface ReviewProps {
+  readonly playerId: string;
   readonly side: Side;
   readonly answers: Readonly<Record<string, PairMeasured>>;
   readonly measured: HandMeasured;
@@ -194,10 +196,10 @@ interface ReviewProps {
   readonly onAgain: () => void;
 }
 
-function Review({ side, answers, measured, problems, today, way, onAgain }: ReviewProps) {
+function Review({ playerId, side, answers, measured, problems, today, way, onAgain }: ReviewProps) {
   const [kept, setKept] = useState(false);
   const keep = async (): Promise<void> => {
-    const asked = { id: newId(), side, measuredOn: today, way, ...measured };
+    const asked = { id: newId(), playerId, side, measuredOn: today, way, ...measured };
     if (!(await ask("measurements", () => measure(asked)))) return;
     setKept(true);
     toast(`${HAND_NAMES[side]} kept as measured today.`);

@@ -27,7 +27,7 @@ const RestForm = z.object({
 const USUAL_WEEKS = 2;
 
 /** What is resting now, and marking more. */
-export function Resting({ rests, today }: { rests: readonly RestData[]; today: string }) {
+export function Resting({ playerId, rests, today }: { playerId: string; rests: readonly RestData[]; today: string }) {
   return (
     <section aria-label="Resting">
       <h2 className="font-serif text-xl">Resting</h2>
@@ -47,7 +47,7 @@ export function Resting({ rests, today }: { rests: readonly RestData[]; today: s
       </ul>
       <details className="mt-2">
         <summary className="min-h-11 cursor-pointer py-2.5 text-sm">Mark fingers or a whole hand as resting</summary>
-        <NewRest today={today} />
+        <NewRest playerId={playerId} today={today} />
       </details>
       <p className="mt-1 max-w-prose text-xs text-soft">
         Pain, numbness, tingling or loss of control: stop, rest, and see a clinician who treats musicians. What you
@@ -68,7 +68,7 @@ async function end(rest: RestData): Promise<void> {
   });
 }
 
-function NewRest({ today }: { today: string }) {
+function NewRest({ playerId, today }: { playerId: string; today: string }) {
   const {
     register,
     handleSubmit,
@@ -86,7 +86,7 @@ function NewRest({ today }: { today: string }) {
     },
   });
   const submit = handleSubmit(async ({ fingers, ...asked }) => {
-    const rest = { id: newId(), ...asked, fingers: fingers.map(Number) as Finger[] };
+    const rest = { id: newId(), playerId, ...asked, fingers: fingers.map(Number) as Finger[] };
     const answer = await send("rests", () => beginRest(rest));
     if (answer.ok) reset();
     else setError("root", { message: answer.message });

@@ -65,9 +65,12 @@ export function OptionCards({ all, chosen, previewed, taken, merits, least, onPr
         >
           <span className="font-serif text-xl italic">{option.name}</span>
           <span className="text-sm">
-            {originText(option)}
+            {option.title ?? originText(option)}
             {taken === option.id && <span className="ml-2 font-semibold text-velvet">taken</span>}
-            <span className="block text-xs text-soft">{meritsText(merits.get(option.id))}</span>
+            <span className="block text-xs text-soft">
+              {option.title && `${originText(option)}; `}
+              {meritsText(merits.get(option.id))}
+            </span>
           </span>
           <span className="pr-1 text-right">
             {least === option.name && all.length > 1 && <span className="mr-1.5 text-xs text-soft">least</span>}
@@ -89,7 +92,8 @@ export function OptionCards({ all, chosen, previewed, taken, merits, least, onPr
 
 function cardText(option: OptionData, judged: Judged, merits: CardMerits | undefined): string {
   const more = merits ? `, ${meritsText(merits)}` : "";
-  return `Option ${option.name}, ${originText(option)}, strain ${strainText(judged.strain)}${more}`;
+  const origin = option.title ? `${option.title}, ${originText(option)}` : originText(option);
+  return `Option ${option.name}, ${origin}, strain ${strainText(judged.strain)}${more}`;
 }
 
 function meritsText(merits: CardMerits | undefined): string {

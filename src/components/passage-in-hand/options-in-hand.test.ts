@@ -10,6 +10,7 @@ const digits = (a: number, b: number): Fingering => ({ [N1]: a, [N2]: b }) as Fi
 const option: OptionData = {
   id: "one",
   name: "A",
+  title: null,
   origin: "solved",
   leaning: "balanced",
   author: null,

@@ -197,7 +197,7 @@ export function optionsInHand(first: readonly OptionData[], world: OptionsWorld)
       lastKept.set(option.id, option);
       // An answer that was overtaken says what was before.
       if (before && before.version > option.version)
-        return { ...before, undoable: option.undoable, redoable: option.redoable };
+        return { ...before, title: option.title, undoable: option.undoable, redoable: option.redoable };
       const { pins, ruledOut } = onTheWay.get(option.id) ?? option;
       const digits = onTheWay.has(option.id) && before ? before.digits : option.digits;
       // The same digits stay the same object: they need not be judged and drawn again.

@@ -10,7 +10,7 @@ const Imported = z.object({ pieceId: z.string(), remarks: z.array(z.string()) })
 const Refused = z.object({ message: z.string() });
 
 /** Brings in a score by drag or by picker; what is refused is told with what and where. */
-export function ImportDrop() {
+export function ImportDrop({ playerId }: { playerId: string }) {
   const router = useRouter();
   const [state, setState] = useState<"ready" | "reading">("ready");
   const [complaint, setComplaint] = useState<string | null>(null);
@@ -18,7 +18,7 @@ export function ImportDrop() {
     if (!file) return;
     setState("reading");
     setComplaint(null);
-    const answer = await send(file);
+    const answer = await send(playerId, file);
     if (typeof answer === "string") setComplaint(answer);
     else router.push(`/pieces/${answer.pieceId}`);
     setState("ready");
@@ -58,11 +58,11 @@ export function ImportDrop() {
   );
 }
 
-async function send(file: File): Promise<z.infer<typeof Imported> | string> {
+async function send(playerId: string, file: File): Promise<z.infer<typeof Imported> | string> {
   const body = new FormData();
   body.append("file", file);
   try {
-    const answer = await fetch("/import", { method: "POST", body });
+    const answer = await fetch(`/import?player=${playerId}`, { method: "POST", body });
     const json: unknown = await answer.json();
     return answer.ok ? Imported.parse(json) : Refused.parse(json).message;
   } catch {

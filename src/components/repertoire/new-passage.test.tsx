@@ -27,6 +27,8 @@ const piece: PieceData = {
   remarks: [],
   octaveWidth: 164.5,
   passages: [],
+  recitalId: null,
+  recitals: [],
 };
 
 beforeEach(() => jest.resetAllMocks());

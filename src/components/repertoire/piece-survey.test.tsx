@@ -107,4 +107,22 @@ describe("the survey of a piece", () => {
     show();
     await waitFor(() => expect(screen.getByRole("alert")).toHaveTextContent("not there any more"));
   });
+
+  it("waits for a connection, and surveys when there is one again", async () => {
+    pieceToSurvey.mockRejectedValueOnce(new TypeError("Failed to fetch"));
+    show();
+    await waitFor(() => expect(screen.getByText(/Of 2 moments/)).toBeInTheDocument());
+    expect(pieceToSurvey).toHaveBeenCalledTimes(2);
+    expect(screen.queryByRole("alert")).not.toBeInTheDocument();
+  });
+
+  it("says that the computing broke off, and begins again when asked", async () => {
+    const whole = service;
+    service = { ...whole, survey: () => Promise.reject(new Error("a worker died twice")) };
+    show();
+    await waitFor(() => expect(screen.getByRole("alert")).toHaveTextContent("The computing broke off."));
+    service = whole;
+    await userEvent.click(screen.getByRole("button", { name: "Survey the piece" }));
+    await waitFor(() => expect(screen.getByText(/Of 2 moments/)).toBeInTheDocument());
+  });
 });

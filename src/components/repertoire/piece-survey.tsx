@@ -54,8 +54,11 @@ export function PieceSurvey({ pieceId, octaveWidth, onBar }: Props) {
         </p>
       )}
       {surveying.state === "failed" && (
-        <p role="alert" className="text-sm text-vermilion">
-          {surveying.message}
+        <p className="flex items-center gap-3 text-sm">
+          <span role="alert" className="text-vermilion">
+            {surveying.message}
+          </span>{" "}
+          <Button onClick={() => void begin()}>Survey the piece</Button>
         </p>
       )}
       {surveying.state === "done" && (

@@ -37,16 +37,17 @@ export function useSurvey(pieceId: string, otherWidth: number) {
       const progress = telling(([done, all]: readonly [number, number]) =>
         set({ state: "working", done: before + done, of: 2 * all }),
       );
-      const answer = await surveyWorker()
-        .survey(of, progress.tell)
-        .catch(() => null);
-      progress.end();
-      return answer === null || answer.stopped || mine !== ticket.current ? null : answer.found;
+      const answer = await surveyWorker().survey(of, progress.tell).finally(progress.end);
+      return answer.stopped || mine !== ticket.current ? null : answer.found;
     };
-    own.current ??= await run(given, 0);
-    if (mine !== ticket.current) return;
-    const other = own.current && (await run(atWidth(given, otherWidth), given.bars.length));
-    set(own.current && other ? { state: "done", own: own.current, other } : { state: "stopped" });
+    try {
+      own.current ??= await run(given, 0);
+      if (mine !== ticket.current) return;
+      const other = own.current && (await run(atWidth(given, otherWidth), given.bars.length));
+      set(own.current && other ? { state: "done", own: own.current, other } : { state: "stopped" });
+    } catch {
+      set({ state: "failed", message: "The computing broke off." });
+    }
   }, [pieceId, otherWidth]);
 
   /** Whatever runs is no longer wanted. */

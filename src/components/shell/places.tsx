@@ -5,6 +5,7 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect } from "react";
 import { engraver, fingeringWorker } from "@/worker/clients";
+import { PlayerMenu, type Seated } from "../players/player-menu";
 import { readyKeptEngravings } from "../score/engraving/kept-engravings";
 import { THEME_KEY } from "./theme";
 
@@ -20,7 +21,7 @@ const SETTLED = 1500;
  * The way between the places. The engraver takes seconds to start, so the workers start with the first page; so does
  * the Bench, which is where most ways lead.
  */
-export function Places() {
+export function Places({ players, now }: { players: readonly Seated[]; now: Seated | null }) {
   const path = usePathname();
   useEffect(() => {
     engraver();
@@ -46,15 +47,18 @@ export function Places() {
           </Link>
         ))}
       </nav>
-      <button
-        type="button"
-        onClick={turnLight}
-        aria-label="Dim or light the room"
-        title="Dim or light the room"
-        className="ml-auto grid size-11 place-items-center text-soft"
-      >
-        <Lamp size={18} aria-hidden />
-      </button>
+      <div className="ml-auto flex items-center gap-3">
+        {players.length > 0 && <PlayerMenu all={players} now={now} />}
+        <button
+          type="button"
+          onClick={turnLight}
+          aria-label="Dim or light the room"
+          title="Dim or light the room"
+          className="grid size-11 place-items-center text-soft"
+        >
+          <Lamp size={18} aria-hidden />
+        </button>
+      </div>
     </header>
   );
 }

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { and, desc, eq, sql } from "drizzle-orm";
+import { and, desc, eq, isNull, sql } from "drizzle-orm";
 import { SIDES } from "@/core/hand/finger";
 import type { Db } from "../client";
 import { handMeasurement, instrument, noteMark, passage, piece, rest } from "../schema";
@@ -47,7 +47,7 @@ export async function basisOf(db: Db, passageId: string): Promise<string> {
   const [width] = await db
     .select({ octaveWidth: instrument.octaveWidth })
     .from(instrument)
-    .where(eq(instrument.pianistId, pianistId))
+    .where(and(eq(instrument.pianistId, pianistId), isNull(instrument.goneAt)))
     .orderBy(desc(instrument.takenUpAt), desc(instrument.createdAt))
     .limit(1);
   return createHash("sha1")
@@ -64,7 +64,9 @@ async function newestOf(db: Db, pianistId: string, side: (typeof SIDES)[number])
       behind: handMeasurement.behind,
     })
     .from(handMeasurement)
-    .where(and(eq(handMeasurement.pianistId, pianistId), eq(handMeasurement.side, side)))
+    .where(
+      and(eq(handMeasurement.pianistId, pianistId), eq(handMeasurement.side, side), isNull(handMeasurement.goneAt)),
+    )
     .orderBy(desc(handMeasurement.measuredOn), desc(handMeasurement.createdAt))
     .limit(1);
   return newest ?? null;

@@ -5,11 +5,11 @@ import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import { importPiece } from "@/server/pieces/pieces";
 import { addPassage } from "@/server/passages/passages";
-import { player } from "@/server/players/player";
 import type { Db } from "../client";
 import { edit, fingeringVersion, noteMark, piece } from "../schema";
 import { keepEdit, keepWalk, walkTo, type Kept } from "./edits";
 import { addFingering, addFirstFingerings, fingeringById, fingeringsOf, type FingeringKept } from "./fingerings";
+import { somePlayer } from "../../../tests/support/some-player";
 
 const N1 = "b1-s1-v1-n1" as NoteId;
 const N2 = "b1-s1-v1-n2" as NoteId;
@@ -23,7 +23,7 @@ let option: FingeringKept;
 
 beforeAll(async () => {
   ({ db, drop } = await freshDatabase());
-  const { id } = await player(db);
+  const { id } = await somePlayer(db);
   const file = {
     name: "made-up.musicxml",
     bytes: bytes(scoreXml([noteXml("C4", { length: 24 }) + noteXml("D4", { length: 24 })])),
@@ -189,7 +189,7 @@ describe("what the database itself refuses", () => {
     expect(await refused(db.insert(passage).values(given))).toBe("passage_bars");
     expect(await refused(db.insert(passage).values({ ...given, fromBar: 1, tempo: 9 }))).toBe("passage_tempo");
     expect(await refused(db.insert(passage).values({ ...given, fromBar: 1, title: "  " }))).toBe("passage_title");
-    const { id } = await player(db);
+    const { id } = await somePlayer(db);
     expect(
       await refused(
         db.insert(piece).values({

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, sql, type SQL } from "drizzle-orm";
+import { and, asc, eq, inArray, isNull, sql, type SQL } from "drizzle-orm";
 import { alias } from "drizzle-orm/pg-core";
 import type { RuledOut } from "@/core/fingering/asked/conditions";
 import type { LeaningId } from "@/core/fingering/options/leanings";
@@ -14,6 +14,7 @@ export interface FingeringKept {
   readonly id: string;
   readonly passageId: string;
   readonly name: string;
+  readonly title: string | null;
   readonly origin: (typeof origin.enumValues)[number];
   readonly leaning: LeaningId;
   readonly author: string | null;
@@ -34,6 +35,12 @@ export async function fingeringsOf(db: Db, passageId: string): Promise<readonly 
   return kept(db, eq(fingering.passageId, passageId));
 }
 
+/** The ids of all options of a passage, those among them that were taken away and may come back. */
+export async function allFingeringIds(db: Db, passageId: string): Promise<readonly string[]> {
+  const rows = await db.select({ id: fingering.id }).from(fingering).where(eq(fingering.passageId, passageId));
+  return rows.map(({ id }) => id);
+}
+
 export async function fingeringById(db: Db, id: string): Promise<FingeringKept | null> {
   const [found] = await kept(db, eq(fingering.id, id));
   return found ?? null;
@@ -51,6 +58,7 @@ function kept(db: Db, which: SQL): Promise<readonly FingeringKept[]> {
       id: fingering.id,
       passageId: fingering.passageId,
       name: fingering.name,
+      title: fingering.title,
       origin: fingering.origin,
       leaning: fingering.leaning,
       author: fingering.author,
@@ -69,7 +77,7 @@ function kept(db: Db, which: SQL): Promise<readonly FingeringKept[]> {
       and(eq(fingeringVersion.fingeringId, fingering.id), eq(fingeringVersion.version, fingering.version)),
     )
     .leftJoin(made, and(eq(made.fingeringId, fingering.id), eq(made.version, 1)))
-    .where(which)
+    .where(and(which, isNull(fingering.goneAt)))
     .orderBy(asc(sql`length(${fingering.name})`), asc(fingering.name));
 }
 
@@ -118,7 +126,9 @@ export async function addFingering(
     if (!passage) return null;
     const there = await fingeringsOf(tx, passageId);
     if (there.some(({ id }) => id === option.id)) return there;
-    const taken = new Set(there.map(({ name }) => name));
+    // Letters of options that were taken away stay theirs: they may come back.
+    const all = await tx.select({ name: fingering.name }).from(fingering).where(eq(fingering.passageId, passageId));
+    const taken = new Set(all.map(({ name }) => name));
     let place = 0;
     while (taken.has(optionName(place))) place++;
     await insert(tx, passage, { ...option, name: optionName(place) }, await basisOf(tx, passageId));

@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql } from "drizzle-orm";
+import { and, eq, inArray, isNull, sql } from "drizzle-orm";
 import type { Db, Tx } from "../client";
 import { edit, fingering, passage, passageChange, request } from "../schema";
 
@@ -13,7 +13,11 @@ export async function isRepeated(tx: Tx, id: string): Promise<boolean> {
 
 /** Locks a passage, so that what changes it or its options comes one after another; null where it is gone. */
 export async function lockPassage(tx: Tx, id: string): Promise<typeof passage.$inferSelect | null> {
-  const [found] = await tx.select().from(passage).where(eq(passage.id, id)).for("update");
+  const [found] = await tx
+    .select()
+    .from(passage)
+    .where(and(eq(passage.id, id), isNull(passage.goneAt)))
+    .for("update");
   return found ?? null;
 }
 

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from "drizzle-orm";
+import { and, asc, eq, inArray, isNull } from "drizzle-orm";
 import { renamedMarks } from "@/core/motion/marks/plan-marks";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
@@ -9,7 +9,10 @@ import { forgetChanges } from "./passage-changes";
 import { noteMark, passage, piece, practiceDay, verdictEvent } from "../schema";
 
 export async function passageById(db: Db, id: string): Promise<typeof passage.$inferSelect | null> {
-  const [found] = await db.select().from(passage).where(eq(passage.id, id));
+  const [found] = await db
+    .select()
+    .from(passage)
+    .where(and(eq(passage.id, id), isNull(passage.goneAt)));
   return found ?? null;
 }
 
@@ -136,7 +139,7 @@ export async function renameMarks(
   passageId: string,
   rename: (note: NoteId) => NoteId | undefined,
 ): Promise<void> {
-  const found = await passageById(db, passageId);
+  const [found] = await db.select().from(passage).where(eq(passage.id, passageId));
   if (!found) return;
   const taken = Object.fromEntries(
     (Object.entries(found.taken) as [NoteId, HandsTaken[NoteId]][]).flatMap(([id, side]) => {

@@ -3,24 +3,28 @@ import type { Side } from "@/core/hand/finger";
 import type { Db } from "../client";
 import { handMeasurement, instrument, pianist, recital, rest } from "../schema";
 
-/** The one player of this installation, the first that was made; null before any is. */
-export async function firstPianist(db: Db): Promise<typeof pianist.$inferSelect | null> {
+export type Pianist = typeof pianist.$inferSelect;
+
+const isHere = isNull(pianist.goneAt);
+
+/** The players who are here, in the order in which they came. */
+export async function pianistsHere(db: Db): Promise<readonly Pianist[]> {
+  return db.select().from(pianist).where(isHere).orderBy(asc(pianist.createdAt), asc(pianist.id));
+}
+
+/** The first player who was made, here or gone; null before any is. */
+export async function firstPianist(db: Db): Promise<Pianist | null> {
   const [found] = await db.select().from(pianist).orderBy(asc(pianist.createdAt), asc(pianist.id)).limit(1);
   return found ?? null;
 }
 
-/** The id under which a player is made who is not there yet: two requests at once make one. */
-const FIRST = "00000000-0000-4000-8000-000000000000";
-
-/** The player of this installation; made under a name when there is none yet. */
-export async function pianistOrNew(db: Db, name: string): Promise<typeof pianist.$inferSelect> {
-  const found = await firstPianist(db);
-  if (found) return found;
-  await db.insert(pianist).values({ id: FIRST, name }).onConflictDoNothing();
-  return (await firstPianist(db))!;
+/** The made-up player of the demo, here or gone; null where the demo was never loaded. */
+export async function demoPianist(db: Db): Promise<Pianist | null> {
+  const [found] = await db.select().from(pianist).where(eq(pianist.isDemo, true)).limit(1);
+  return found ?? null;
 }
 
-export async function pianistById(db: Db, id: string): Promise<typeof pianist.$inferSelect | null> {
+export async function pianistById(db: Db, id: string): Promise<Pianist | null> {
   const [found] = await db.select().from(pianist).where(eq(pianist.id, id));
   return found ?? null;
 }
@@ -34,7 +38,9 @@ export async function measurements(
   return db
     .select()
     .from(handMeasurement)
-    .where(and(eq(handMeasurement.pianistId, pianistId), eq(handMeasurement.side, side)))
+    .where(
+      and(eq(handMeasurement.pianistId, pianistId), eq(handMeasurement.side, side), isNull(handMeasurement.goneAt)),
+    )
     .orderBy(desc(handMeasurement.measuredOn), desc(handMeasurement.createdAt));
 }
 
@@ -43,7 +49,7 @@ export async function instruments(db: Db, pianistId: string): Promise<(typeof in
   return db
     .select()
     .from(instrument)
-    .where(eq(instrument.pianistId, pianistId))
+    .where(and(eq(instrument.pianistId, pianistId), isNull(instrument.goneAt)))
     .orderBy(desc(instrument.takenUpAt), desc(instrument.createdAt));
 }
 
@@ -57,5 +63,9 @@ export async function restsNow(db: Db, pianistId: string): Promise<(typeof rest.
 }
 
 export async function recitals(db: Db, pianistId: string): Promise<(typeof recital.$inferSelect)[]> {
-  return db.select().from(recital).where(eq(recital.pianistId, pianistId)).orderBy(asc(recital.heldOn));
+  return db
+    .select()
+    .from(recital)
+    .where(and(eq(recital.pianistId, pianistId), isNull(recital.goneAt)))
+    .orderBy(asc(recital.heldOn), asc(recital.title));
 }

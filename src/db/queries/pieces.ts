@@ -1,4 +1,4 @@
-import { asc, eq, getTableColumns } from "drizzle-orm";
+import { and, asc, eq, getTableColumns, isNull } from "drizzle-orm";
 import type { Db, Tx } from "../client";
 import { passage, piece, recital } from "../schema";
 
@@ -21,14 +21,14 @@ export async function piecesWithPassages(db: Db, pianistId: string): Promise<rea
       recital: { title: recital.title, heldOn: recital.heldOn },
     })
     .from(piece)
-    .leftJoin(recital, eq(piece.recitalId, recital.id))
-    .where(eq(piece.pianistId, pianistId))
+    .leftJoin(recital, and(eq(piece.recitalId, recital.id), isNull(recital.goneAt)))
+    .where(and(eq(piece.pianistId, pianistId), isNull(piece.goneAt)))
     .orderBy(asc(piece.createdAt), asc(piece.title));
   const passages = await db
     .select({ passage })
     .from(passage)
     .innerJoin(piece, eq(passage.pieceId, piece.id))
-    .where(eq(piece.pianistId, pianistId))
+    .where(and(eq(piece.pianistId, pianistId), isNull(passage.goneAt)))
     .orderBy(asc(passage.fromBar), asc(passage.createdAt));
   const byPiece = new Map<string, (typeof passage.$inferSelect)[]>();
   for (const { passage: one } of passages) {
@@ -50,7 +50,10 @@ function omitted({ source, ...others }: ReturnType<typeof getTableColumns<typeof
 export type PieceKept = Omit<typeof piece.$inferSelect, "source">;
 
 export async function pieceById(db: Db, id: string): Promise<PieceKept | null> {
-  const [found] = await db.select(WITHOUT_SOURCE).from(piece).where(eq(piece.id, id));
+  const [found] = await db
+    .select(WITHOUT_SOURCE)
+    .from(piece)
+    .where(and(eq(piece.id, id), isNull(piece.goneAt)));
   return found ?? null;
 }
 
@@ -67,7 +70,16 @@ export async function sourceOf(db: Db, id: string): Promise<Uint8Array> {
   return found.source;
 }
 
+/** All passages of a piece, those among them that were taken away and may come back. */
+export async function allPassagesOf(db: Db, pieceId: string): Promise<readonly (typeof passage.$inferSelect)[]> {
+  return db.select().from(passage).where(eq(passage.pieceId, pieceId));
+}
+
 /** The passages of a piece, oldest first. */
 export async function passagesOf(db: Db, pieceId: string): Promise<readonly (typeof passage.$inferSelect)[]> {
-  return db.select().from(passage).where(eq(passage.pieceId, pieceId)).orderBy(asc(passage.createdAt));
+  return db
+    .select()
+    .from(passage)
+    .where(and(eq(passage.pieceId, pieceId), isNull(passage.goneAt)))
+    .orderBy(asc(passage.createdAt));
 }

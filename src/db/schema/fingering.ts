@@ -16,6 +16,7 @@ import {
 import type { RuledOut } from "@/core/fingering/asked/conditions";
 import { LEANING_IDS, type LeaningId } from "@/core/fingering/options/leanings";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
+import { goneAt } from "./gone";
 import { historyPlace } from "./history";
 import { passage } from "./passage";
 
@@ -33,6 +34,8 @@ export const fingering = pgTable(
     /** The letter it goes by. */
     name: text().notNull(),
     origin: origin().notNull(),
+    /** What the player calls it, where they do. */
+    title: text(),
     /** By which leaning it is worked out. */
     leaning: text().$type<LeaningId>().notNull().default("balanced"),
     /** Whose it is, where it came with a name: an edition, a teacher. */
@@ -41,6 +44,7 @@ export const fingering = pgTable(
     version: integer().notNull(),
     /** The revision of its passage that its digits follow; older than the passage's, it waits to be worked out anew. */
     follows: integer().notNull().default(0),
+    goneAt: goneAt(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [

@@ -17,6 +17,7 @@ import type { NoteRemedy } from "@/core/passage/remedied";
 import { USUAL_WISHES, type FingeringWishes } from "@/core/fingering/asked/wishes";
 import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
+import { goneAt } from "./gone";
 import { piece } from "./piece";
 
 export const hands = pgEnum("hands", ["right", "left", "both"]);
@@ -51,6 +52,7 @@ export const passage = pgTable(
     /** Grows with every change of what is played or asked; see fingering.follows. */
     revision: integer().notNull().default(0),
     school: jsonb().$type<SchoolPreferences>().notNull().default({}),
+    goneAt: goneAt(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import {
+  boolean,
   check,
   date,
   doublePrecision,
@@ -16,16 +17,25 @@ import type { Finger } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
 import { CONTACT, HAND, KEYBOARD } from "@/core/physics";
 import { USUAL_ALLOWANCES, type Allowances } from "@/core/reach/allowances";
+import { goneAt } from "./gone";
 
 export const side = pgEnum("side", ["right", "left"]);
 
-export const pianist = pgTable("pianist", {
-  id: uuid().primaryKey().defaultRandom(),
-  name: text().notNull(),
-  /** Which remedies the player allows where a hand cannot hold what is written. */
-  allows: jsonb().$type<Allowances>().notNull().default(USUAL_ALLOWANCES),
-  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-});
+export const pianist = pgTable(
+  "pianist",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    name: text().notNull(),
+    /** Whether it is the made-up player whom the demo shows. */
+    isDemo: boolean().notNull().default(false),
+    /** When the player was taken away, with all that is theirs; null while they are here. */
+    goneAt: goneAt(),
+    /** Which remedies the player allows where a hand cannot hold what is written. */
+    allows: jsonb().$type<Allowances>().notNull().default(USUAL_ALLOWANCES),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [check("pianist_name", sql`length(trim(${t.name})) > 0`)],
+);
 
 /** How a hand was measured: figures typed or drawn, keys pressed one by one, or keys of a connected piano. */
 export const measuringWay = pgEnum("measuring_way", ["typed", "keys", "midi"]);
@@ -49,6 +59,9 @@ export const handMeasurement = pgTable(
     tipWidths: jsonb().$type<NonNullable<HandMeasured["tipWidths"]>>().notNull().default({}),
     /** mm behind the foremost fingertip, hand flat, by finger. */
     behind: jsonb().$type<NonNullable<HandMeasured["behind"]>>().notNull().default({}),
+    /** What the player calls it, where they do. */
+    title: text(),
+    goneAt: goneAt(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
@@ -85,9 +98,11 @@ export const instrument = pgTable(
     octaveWidth: doublePrecision().notNull(),
     /** The one taken up last is in use. */
     takenUpAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    goneAt: goneAt(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
+    check("instrument_name", sql`length(trim(${t.name})) > 0`),
     check(
       "instrument_octave",
       sql`${t.octaveWidth} between ${sql.raw(String(KEYBOARD.octaveWidthRange[0]))} and ${sql.raw(String(KEYBOARD.octaveWidthRange[1]))}`,
@@ -124,11 +139,16 @@ export const rest = pgTable(
   ],
 );
 
-export const recital = pgTable("recital", {
-  id: uuid().primaryKey().defaultRandom(),
-  pianistId: uuid()
-    .notNull()
-    .references(() => pianist.id, { onDelete: "cascade" }),
-  title: text().notNull(),
-  heldOn: date({ mode: "string" }).notNull(),
-});
+export const recital = pgTable(
+  "recital",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    pianistId: uuid()
+      .notNull()
+      .references(() => pianist.id, { onDelete: "cascade" }),
+    title: text().notNull(),
+    heldOn: date({ mode: "string" }).notNull(),
+    goneAt: goneAt(),
+  },
+  (t) => [check("recital_title", sql`length(trim(${t.title})) > 0`), index("recital_of_pianist").on(t.pianistId)],
+);

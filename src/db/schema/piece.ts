@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import { check, customType, index, jsonb, pgEnum, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
 import type { Entry } from "@/core/entry/entry";
+import { goneAt } from "./gone";
 import { pianist, recital } from "./pianist";
 
 const bytea = customType<{ data: Uint8Array; driverData: Uint8Array }>({
@@ -32,6 +33,7 @@ export const piece = pgTable(
     partId: text().notNull(),
     /** What was entered step by step, as it can be edited on; the source is written from it. */
     entry: jsonb().$type<Entry>(),
+    goneAt: goneAt(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [

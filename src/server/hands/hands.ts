@@ -19,6 +19,7 @@ export async function handsData(db: Db, pianistId: string, zone: Zone = serverZo
     pianistById(db, pianistId),
   ]);
   return {
+    playerId: pianistId,
     measurements: { right: right.map(measurementData), left: left.map(measurementData) },
     rests,
     instruments: all,
@@ -59,8 +60,8 @@ export async function instrumentsData(db: Db, pianistId: string): Promise<readon
 }
 
 export function measurementData(row: typeof handMeasurement.$inferSelect): MeasurementData {
-  const { id, side, measuredOn, way } = row;
-  return { id, side, measuredOn, way, measured: measuredOf(row) };
+  const { id, side, title, measuredOn, way } = row;
+  return { id, side, title, measuredOn, way, measured: measuredOf(row) };
 }
 
 function measuredOf({ rulerSpan, pairs, tipWidths, behind }: typeof handMeasurement.$inferSelect): HandMeasured {

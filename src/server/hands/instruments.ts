@@ -1,11 +1,11 @@
-import { and, eq, sql } from "drizzle-orm";
+import { and, eq, isNull, sql } from "drizzle-orm";
 import { z } from "zod";
 import { KEYBOARD } from "@/core/physics";
 import type { Db } from "@/db/client";
 import { isRepeated } from "@/db/queries/history";
 import { instrument } from "@/db/schema";
 import { instrumentsData } from "./hands";
-import { player } from "../players/player";
+import { isHere, NOBODY } from "../players/player";
 import { name } from "../text";
 import type { Answer, InstrumentData } from "../types";
 
@@ -14,6 +14,7 @@ const [LEAST, MOST] = KEYBOARD.octaveWidthRange;
 export const NewInstrument = z.object({
   /** Given by the page, so that sending it twice makes one. */
   id: z.uuid(),
+  playerId: z.uuid(),
   name: name("instrument"),
   octaveWidth: z
     .number({ error: "Say the octave width in millimetres." })
@@ -23,9 +24,9 @@ export const NewInstrument = z.object({
 
 export async function addInstrument(
   db: Db,
-  asked: z.infer<typeof NewInstrument>,
+  { playerId: pianistId, ...asked }: z.infer<typeof NewInstrument>,
 ): Promise<Answer<readonly InstrumentData[]>> {
-  const { id: pianistId } = await player(db);
+  if (!(await isHere(db, pianistId))) return NOBODY;
   await db
     .insert(instrument)
     .values({ ...asked, pianistId })
@@ -40,14 +41,14 @@ export async function takeUpInstrument(
   db: Db,
   { id, request }: z.infer<typeof TakeUp>,
 ): Promise<Answer<readonly InstrumentData[]>> {
-  const { id: pianistId } = await player(db);
-  const isOwn = and(eq(instrument.id, id), eq(instrument.pianistId, pianistId));
+  const isIt = and(eq(instrument.id, id), isNull(instrument.goneAt));
   const [taken] = await db.transaction(async (tx) => {
-    if (await isRepeated(tx, request)) return tx.select().from(instrument).where(isOwn);
+    const [own] = await tx.select().from(instrument).where(isIt);
+    if (!own || (await isRepeated(tx, request))) return [own];
     // Later than any other, whatever the clock says.
-    const newest = sql`greatest(now(), (select max(taken_up_at) + interval '1 ms' from instrument where pianist_id = ${pianistId}))`;
-    return tx.update(instrument).set({ takenUpAt: newest }).where(isOwn).returning();
+    const newest = sql`greatest(now(), (select max(taken_up_at) + interval '1 ms' from instrument where pianist_id = ${own.pianistId}))`;
+    return tx.update(instrument).set({ takenUpAt: newest }).where(isIt).returning();
   });
   if (!taken) return { ok: false, message: "This instrument is not there any more." };
-  return { ok: true, value: await instrumentsData(db, pianistId) };
+  return { ok: true, value: await instrumentsData(db, taken.pianistId) };
 }

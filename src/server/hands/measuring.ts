@@ -7,7 +7,7 @@ import type { Db } from "@/db/client";
 import { handMeasurement } from "@/db/schema";
 import { serverZone, today } from "../players/day";
 import { measurementData } from "./hands";
-import { player } from "../players/player";
+import { isHere, NOBODY } from "../players/player";
 import type { Answer, MeasurementData } from "../types";
 
 const Mm = z.number({ error: "A measurement is a number of millimetres." });
@@ -17,6 +17,7 @@ const ByFinger = z.partialRecord(z.enum(["1", "2", "3", "4", "5"]), Mm).default(
 /** A measurement as sent: a date in ISO, lengths in mm. */
 export const MeasurementAsked = z.object({
   id: z.uuid(),
+  playerId: z.uuid(),
   side: z.enum(["right", "left"]),
   measuredOn: z.iso.date("Say the day as year, month and day."),
   way: z.enum(["typed", "keys", "midi"]),
@@ -29,7 +30,7 @@ export const MeasurementAsked = z.object({
 /** Keeps a measurement. What no hand can be is refused with a sentence for each figure. Sent twice, it is kept once. @param on the day it is where the player is */
 export async function keepMeasurement(
   db: Db,
-  { id, side, measuredOn, way, ...measured }: z.infer<typeof MeasurementAsked>,
+  { id, playerId: pianistId, side, measuredOn, way, ...measured }: z.infer<typeof MeasurementAsked>,
   on: Day = today(serverZone()),
 ): Promise<Answer<MeasurementData>> {
   const problems = problemsOf(measured);
@@ -37,7 +38,7 @@ export async function keepMeasurement(
   if (measured.rulerSpan === undefined && Object.keys(measured.pairs).length === 0)
     return { ok: false, message: "Give at least one opening of the hand." };
   if (measuredOn > on) return { ok: false, message: "The day of a measurement cannot lie ahead." };
-  const { id: pianistId } = await player(db);
+  if (!(await isHere(db, pianistId))) return NOBODY;
   await db
     .insert(handMeasurement)
     .values({ id, pianistId, side, measuredOn, way, ...measured })
@@ -46,23 +47,6 @@ export async function keepMeasurement(
     .select()
     .from(handMeasurement)
     .where(and(eq(handMeasurement.id, id), eq(handMeasurement.pianistId, pianistId)));
-  return row
-    ? { ok: true, value: measurementData(row) }
-    : { ok: false, message: "This measurement is not there any more." };
-}
-
-export const RemovalAsked = z.object({ id: z.uuid() });
-
-/** Takes a measurement out of the history and gives it back, so that it can be put in again. */
-export async function removeMeasurement(
-  db: Db,
-  { id }: z.infer<typeof RemovalAsked>,
-): Promise<Answer<MeasurementData>> {
-  const { id: pianistId } = await player(db);
-  const [row] = await db
-    .delete(handMeasurement)
-    .where(and(eq(handMeasurement.id, id), eq(handMeasurement.pianistId, pianistId)))
-    .returning();
   return row
     ? { ok: true, value: measurementData(row) }
     : { ok: false, message: "This measurement is not there any more." };

@@ -1,4 +1,4 @@
-import { and, eq, sql } from "drizzle-orm";
+import { eq, sql } from "drizzle-orm";
 import { z } from "zod";
 import type { Day } from "@/core/time/days";
 import type { Finger } from "@/core/hand/finger";
@@ -7,12 +7,13 @@ import { isRepeated } from "@/db/queries/history";
 import { rest } from "@/db/schema";
 import { serverZone, today } from "../players/day";
 import { restsData } from "./hands";
-import { player } from "../players/player";
+import { isHere, NOBODY } from "../players/player";
 import { text } from "../text";
 import type { Answer, RestData } from "../types";
 
 export const RestAsked = z.object({
   id: z.uuid(),
+  playerId: z.uuid(),
   side: z.enum(["right", "left"]),
   fingers: z
     .array(z.literal([1, 2, 3, 4, 5]))
@@ -25,11 +26,11 @@ export const RestAsked = z.object({
 /** Marks fingers as resting from today. Sent twice, it is kept once. @param since the day it is where the player is */
 export async function startRest(
   db: Db,
-  asked: z.infer<typeof RestAsked>,
+  { playerId: pianistId, ...asked }: z.infer<typeof RestAsked>,
   since: Day = today(serverZone()),
 ): Promise<Answer<readonly RestData[]>> {
   if (asked.reviewOn < since) return { ok: false, message: "The day to look at it again cannot lie behind you." };
-  const { id: pianistId } = await player(db);
+  if (!(await isHere(db, pianistId))) return NOBODY;
   await db
     .insert(rest)
     .values({ ...asked, pianistId, since })
@@ -45,12 +46,11 @@ export async function endRest(
   { id, request, ended }: z.infer<typeof RestChange>,
   on: Day = today(serverZone()),
 ): Promise<Answer<readonly RestData[]>> {
-  const { id: pianistId } = await player(db);
-  const isOwn = and(eq(rest.id, id), eq(rest.pianistId, pianistId));
+  const isIt = eq(rest.id, id);
   const [row] = await db.transaction(async (tx) => {
-    if (await isRepeated(tx, request)) return tx.select().from(rest).where(isOwn);
+    if (await isRepeated(tx, request)) return tx.select().from(rest).where(isIt);
     const endedOn = ended ? sql`greatest(${rest.since}, ${on}::date)` : null;
-    return tx.update(rest).set({ endedOn }).where(isOwn).returning();
+    return tx.update(rest).set({ endedOn }).where(isIt).returning();
   });
   if (!row) return { ok: false, message: "This is not there any more." };
   return { ok: true, value: await restsData(db, row.pianistId) };

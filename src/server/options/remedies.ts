@@ -13,7 +13,7 @@ import { follow } from "./follow";
 import { GONE } from "../passages/gone";
 import { NoteName } from "./options";
 import { passageGiven } from "../passages/passage-given";
-import { player } from "../players/player";
+import { NOBODY } from "../players/player";
 import type { Answer, RemediesKept } from "../types";
 
 const RemedyGiven = z
@@ -72,20 +72,19 @@ function isAt(note: Note, notes: readonly Note[], id: string): boolean {
 export const AllowancesAsked = z
   .object({ rolls: z.boolean(), omissions: z.boolean(), pedal: z.boolean(), tuneAndBass: z.boolean() })
   .partial()
-  .extend({ id: z.uuid() });
+  .extend({ id: z.uuid(), playerId: z.uuid() });
 
 export async function keepAllowances(
   db: Db,
-  { id: request, ...change }: z.infer<typeof AllowancesAsked>,
+  { id: request, playerId, ...change }: z.infer<typeof AllowancesAsked>,
 ): Promise<Answer<Allowances>> {
-  const { id } = await player(db);
-  return db.transaction(async (tx) => {
+  return db.transaction(async (tx): Promise<Answer<Allowances>> => {
     const done = (await isRepeated(tx, request)) ? {} : change;
     const [kept] = await tx
       .update(pianist)
       .set({ allows: sql`${pianist.allows} || ${JSON.stringify(done)}::jsonb` })
-      .where(eq(pianist.id, id))
+      .where(eq(pianist.id, playerId))
       .returning({ allows: pianist.allows });
-    return { ok: true, value: kept!.allows };
+    return kept ? { ok: true, value: kept.allows } : NOBODY;
   });
 }

@@ -83,6 +83,7 @@ export async function passageData(db: Db, id: string, zone: Zone = serverZone())
   return {
     id,
     title: found.title,
+    player: { id: piece.pianistId, name: who!.name },
     piece: { id: piece.id, title: piece.title, entered: piece.entry !== null },
     bars: music.bars,
     study,

@@ -9,14 +9,14 @@ import { TEMPO_RANGE } from "@/core/passage/passage";
 import { compare } from "@/core/time/beats";
 import type { Db, Tx } from "@/db/client";
 import { renameNotes } from "@/db/queries/edits";
-import { fingeringsOf } from "@/db/queries/fingerings";
+import { allFingeringIds } from "@/db/queries/fingerings";
 import { lockPassage, reviseInPlace } from "@/db/queries/history";
 import { renameMarks } from "@/db/queries/passages";
-import { lockPiece, passagesOf, pieceById } from "@/db/queries/pieces";
+import { allPassagesOf, lockPiece, passagesOf, pieceById } from "@/db/queries/pieces";
 import { passage, piece } from "@/db/schema";
 import { writeEntry } from "@/formats/musicxml/writing/write-entry";
 import { follow } from "../options/follow";
-import { player } from "../players/player";
+import { isHere, NOBODY } from "../players/player";
 import { name } from "../text";
 import type { Answer, EntryData } from "../types";
 
@@ -60,7 +60,12 @@ const EntryGiven = z
   .transform((given) => given as unknown as Entry);
 
 /** An entry to keep: a new piece under a name the page has given it, or one that is there already. */
-export const EntryAsked = z.object({ pieceId: z.uuid(), entry: EntryGiven, seen: z.string().nullable() });
+export const EntryAsked = z.object({
+  pieceId: z.uuid(),
+  playerId: z.uuid(),
+  entry: EntryGiven,
+  seen: z.string().nullable(),
+});
 
 export interface EntryKept {
   readonly outcome: "kept" | "outdated";
@@ -76,14 +81,14 @@ export interface EntryKept {
  */
 export async function keepEntry(
   db: Db,
-  { pieceId, entry, seen }: z.infer<typeof EntryAsked>,
+  { pieceId, playerId: pianistId, entry, seen }: z.infer<typeof EntryAsked>,
 ): Promise<Answer<EntryKept>> {
   if (entry.bars.every((bar) => bar.every((voice) => voice.every((item) => item.pitches.length === 0))))
     return { ok: false, message: "There is no note yet." };
   const overfull = entry.bars.findIndex((_, bar) => VOICES.some((voice) => overfills(entry, bar, voice)));
   if (overfull >= 0) return { ok: false, message: `Bar ${overfull + 1} holds more than its metre.` };
   const source = new TextEncoder().encode(writeEntry(entry));
-  const { id: pianistId } = await player(db);
+  if (!(await isHere(db, pianistId))) return NOBODY;
   const answer = await db.transaction(async (tx): Promise<Answer<EntryKept>> => {
     const fresh = {
       id: pieceId,
@@ -117,18 +122,18 @@ function overfills(entry: Entry, bar: number, voice: VoiceIndex): boolean {
   return compare(sumOf(items.map(({ length }) => length)), barBeats(entry.time)) > 0;
 }
 
-/** Everything that speaks of an entry's notes takes on their new names. */
+/** Everything that speaks of an entry's notes takes on their new names, what was taken away too: it may come back. */
 async function goOver(tx: Tx, pieceId: string, before: Entry, after: Entry): Promise<void> {
   const names = renaming(before, after);
   const rename = (note: NoteId): NoteId | undefined => names.get(note);
-  for (const { id, fromBar, toBar } of await passagesOf(tx, pieceId)) {
+  for (const { id, fromBar, toBar } of await allPassagesOf(tx, pieceId)) {
     await lockPassage(tx, id);
     const last = after.bars.length;
     const whole = fromBar === 1 && toBar === before.bars.length;
     const [from, to] = [Math.min(fromBar, last), whole ? last : Math.min(toBar, last)];
     const range = { fromBar: from, toBar: to, printedBars: { from: String(from), to: String(to) } };
     await tx.update(passage).set(range).where(eq(passage.id, id));
-    for (const option of await fingeringsOf(tx, id)) await renameNotes(tx, option.id, rename);
+    for (const option of await allFingeringIds(tx, id)) await renameNotes(tx, option, rename);
     await renameMarks(tx, id, rename);
     await reviseInPlace(tx, id);
   }
@@ -177,7 +182,13 @@ export async function entryData(db: Db, pieceId: string): Promise<(EntryData & {
   const found = await pieceById(db, pieceId);
   if (!found?.entry) return null;
   const [first] = await passagesOf(db, pieceId);
-  return { pieceId, entry: found.entry, passageId: first?.id ?? null, seen: signOf(found.entry) };
+  return {
+    pieceId,
+    playerId: found.pianistId,
+    entry: found.entry,
+    passageId: first?.id ?? null,
+    seen: signOf(found.entry),
+  };
 }
 
 export const OpenAsked = z.object({ pieceId: z.uuid(), hands: z.enum(["right", "left", "both"]) });

@@ -1,5 +1,6 @@
 import type { Db } from "@/db/client";
 import { passagesOf, pieceById } from "@/db/queries/pieces";
+import { recitals } from "@/db/queries/pianists";
 import { instrumentsData } from "../hands/hands";
 import { musicOfPiece } from "../passages/music";
 import type { PieceData } from "../types";
@@ -8,10 +9,11 @@ import type { PieceData } from "../types";
 export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
   const piece = await pieceById(db, id);
   if (!piece) return null;
-  const [music, [instrument], passages] = await Promise.all([
+  const [music, [instrument], passages, dates] = await Promise.all([
     musicOfPiece(db, piece),
     instrumentsData(db, piece.pianistId),
     passagesOf(db, id),
+    recitals(db, piece.pianistId),
   ]);
   return {
     ...music,
@@ -20,6 +22,8 @@ export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
     fileName: piece.fileName,
     entered: piece.entry !== null,
     octaveWidth: instrument!.octaveWidth,
+    recitalId: dates.find((date) => date.id === piece.recitalId)?.id ?? null,
+    recitals: dates.map(({ id: recitalId, title, heldOn }) => ({ id: recitalId, title, heldOn })),
     passages: passages.map(({ id: passageId, title, fromBar, toBar, hands }) => ({
       id: passageId,
       title,

@@ -1,7 +1,7 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
 import type { Db } from "@/db/client";
-import { passagesOf, pieceById } from "@/db/queries/pieces";
+import { allPassagesOf, pieceById } from "@/db/queries/pieces";
 import { piece } from "@/db/schema";
 import { musicOfPiece } from "../passages/music";
 import { inThread, TooMuch } from "../threads/pool";
@@ -72,7 +72,7 @@ export async function choosePart(
   if (!found) return { ok: false, message: "This piece is not there any more." };
   const { parts } = await musicOfPiece(db, found);
   if (!parts.some(({ id }) => id === partId)) return { ok: false, message: "The file has no such part." };
-  if ((await passagesOf(db, pieceId)).length > 0)
+  if ((await allPassagesOf(db, pieceId)).length > 0)
     return { ok: false, message: "The piece has passages of this part. Bring the file in once more for another." };
   await db.update(piece).set({ partId }).where(eq(piece.id, pieceId));
   return { ok: true, value: { partId } };

@@ -5,22 +5,28 @@ import { piecesWithPassages } from "@/db/queries/pieces";
 import { recitals } from "@/db/queries/pianists";
 import { today } from "../players/day";
 import { dueIn } from "../verdicts/due";
-import { player } from "../players/player";
+import { goneData } from "../belongings/belongings";
 import type { RepertoireData } from "../types";
 
 /** Everything the Repertoire shows. Its queries do not grow with pieces and passages. */
-export async function repertoireData(db: Db, zone: Zone): Promise<RepertoireData> {
-  const { id, name } = await player(db);
-  const [pieces, dates] = await Promise.all([piecesWithPassages(db, id), recitals(db, id)]);
+export async function repertoireData(
+  db: Db,
+  { id, name }: { readonly id: string; readonly name: string },
+  zone: Zone,
+): Promise<RepertoireData> {
+  const [pieces, dates, gone] = await Promise.all([piecesWithPassages(db, id), recitals(db, id), goneData(db, id)]);
   const now = today(zone);
   return {
-    player: name,
-    recitals: dates.map(({ id: recitalId, title, heldOn }) => ({
-      id: recitalId,
-      title,
-      heldOn,
-      daysLeft: daysBetween(now, heldOn as Day),
-    })),
+    player: { id, name },
+    gone: gone.length,
+    recitals: dates
+      .map(({ id: recitalId, title, heldOn }) => ({
+        id: recitalId,
+        title,
+        heldOn,
+        daysLeft: daysBetween(now, heldOn as Day),
+      }))
+      .sort((a, b) => Number(a.daysLeft < 0) - Number(b.daysLeft < 0)),
     due: await dueIn(db, id, pieces, zone),
     pieces: pieces.map(({ id: pieceId, title, passages }) => ({
       id: pieceId,

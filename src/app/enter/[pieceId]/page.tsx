@@ -13,6 +13,6 @@ export default async function EnterOn({ params }: { params: Promise<{ pieceId: s
   const id = z.uuid().safeParse((await params).pieceId);
   const found = id.success ? await entryData(database(), id.data) : null;
   if (!found) notFound();
-  const { pieceId, entry, seen, passageId } = found;
-  return <EnterView begun={{ pieceId, entry, seen }} passageId={passageId} />;
+  const { pieceId, playerId, entry, seen, passageId } = found;
+  return <EnterView playerId={playerId} begun={{ pieceId, entry, seen }} passageId={passageId} />;
 }

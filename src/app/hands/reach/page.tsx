@@ -4,7 +4,7 @@ import { ReachSheet } from "@/components/reach/reach-sheet";
 import { database } from "@/server/connection";
 import { playersZone } from "@/server/players/players-zone";
 import { handsData } from "@/server/hands/hands";
-import { player } from "@/server/players/player";
+import { playerInHand } from "@/server/players/player-in-hand";
 
 export const metadata: Metadata = { title: "Reach sheet" };
 export const dynamic = "force-dynamic";
@@ -12,7 +12,7 @@ export const dynamic = "force-dynamic";
 /** Which intervals can each pair of fingers hold, and at what cost? */
 export default async function Reach() {
   const db = database();
-  const data = await handsData(db, (await player(db)).id, await playersZone());
+  const data = await handsData(db, (await playerInHand()).id, await playersZone());
   const { name, octaveWidth } = data.instruments[0]!;
   return (
     <div>

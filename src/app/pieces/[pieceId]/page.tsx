@@ -1,9 +1,10 @@
 import type { Metadata } from "next";
-import Link from "next/link";
 import { notFound } from "next/navigation";
 import { z } from "zod";
-import { barsText } from "@/components/repertoire/bars-text";
 import { PartChoice } from "@/components/repertoire/part-choice";
+import { PassagesList } from "@/components/repertoire/passages-list";
+import { PieceMenu } from "@/components/repertoire/piece-menu";
+import { ProgrammeChoice } from "@/components/repertoire/programme-choice";
 import { PieceView } from "@/components/repertoire/piece-view";
 import { database } from "@/server/connection";
 import { pieceData } from "@/server/pieces/piece-data";
@@ -18,12 +19,18 @@ export default async function Piece({ params }: { params: Promise<{ pieceId: str
   if (!piece) notFound();
   return (
     <div>
-      <div className="border-b border-hairline pb-2">
-        <h1 className="font-serif text-3xl">{piece.title}</h1>
-        <p className="text-sm text-soft">
-          {piece.bars.length} {piece.bars.length === 1 ? "bar" : "bars"},{" "}
-          {piece.entered ? "entered step by step" : `from ${piece.fileName}`}
-        </p>
+      <div className="flex flex-wrap items-end justify-between gap-3 border-b border-hairline pb-2">
+        <div>
+          <div className="flex items-center gap-1">
+            <h1 className="font-serif text-3xl">{piece.title}</h1>
+            <PieceMenu id={piece.id} title={piece.title} />
+          </div>
+          <p className="text-sm text-soft">
+            {piece.bars.length} {piece.bars.length === 1 ? "bar" : "bars"},{" "}
+            {piece.entered ? "entered step by step" : `from ${piece.fileName}`}
+          </p>
+        </div>
+        <ProgrammeChoice piece={piece} />
       </div>
       {piece.parts.length > 1 && <PartChoice piece={piece} />}
       {piece.remarks.length > 0 && (
@@ -33,20 +40,7 @@ export default async function Piece({ params }: { params: Promise<{ pieceId: str
           ))}
         </ul>
       )}
-      {piece.passages.length > 0 && (
-        <ul className="mt-3" aria-label="Passages">
-          {piece.passages.map((passage) => (
-            <li key={passage.id}>
-              <Link href={`/bench/${passage.id}`} className="inline-flex min-h-11 items-center gap-3 hover:text-velvet">
-                <span className="font-serif text-lg">{passage.title}</span>
-                <span className="text-sm text-soft">
-                  {barsText(passage)}, {passage.hands === "both" ? "both hands" : `${passage.hands} hand`}
-                </span>
-              </Link>
-            </li>
-          ))}
-        </ul>
-      )}
+      <PassagesList passages={piece.passages} />
       <PieceView piece={piece} />
     </div>
   );

@@ -2,8 +2,6 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { SideBySide } from "@/components/side-by-side/side-by-side";
 import { passageAsked } from "@/server/passages/passage-asked";
-import { database } from "@/server/connection";
-import { player } from "@/server/players/player";
 
 export const dynamic = "force-dynamic";
 
@@ -18,6 +16,5 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function SideBySidePage({ params }: Props) {
   const data = await passageAsked((await params).passageId);
   if (!data) notFound();
-  const { name } = await player(database());
-  return <SideBySide data={data} author={name} />;
+  return <SideBySide data={data} author={data.player.name} />;
 }

@@ -1,0 +1,56 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { turnTo } from "@/server/actions";
+import type { PlayerData } from "@/server/types";
+import { BelongingMenu } from "../belongings/belonging-menu";
+import { bringBack } from "../belongings/belonging-changes";
+import { ask } from "../keeping/ask";
+import { Button } from "../ui/button";
+
+interface Props {
+  readonly all: readonly PlayerData[];
+  /** Whose turn it is. */
+  readonly now: string | null;
+  /** The demo's player, where they were taken away. */
+  readonly demoAway: string | null;
+}
+
+/** Everyone who plays here. */
+export function PlayersList({ all, now, demoAway }: Props) {
+  const router = useRouter();
+  const turn = async (playerId: string): Promise<void> => {
+    if (await ask("players", () => turnTo({ playerId }))) router.push("/");
+  };
+  return (
+    <>
+      <ul>
+        {all.map(({ id, name, isDemo, pieces }) => (
+          <li key={id} className="flex items-center gap-4 border-b border-hairline py-1.5">
+            <span className="flex-1">
+              <span className="font-serif text-xl">{name}</span>
+              <span className="ml-3 text-sm text-soft">
+                {pieces === 0 ? "no pieces yet" : `${pieces} ${pieces === 1 ? "piece" : "pieces"}`}
+                {isDemo && ", made up for the demo"}
+              </span>
+            </span>
+            {id === now ? (
+              <span className="px-4 text-sm text-velvet">Plays now</span>
+            ) : (
+              <Button aria-label={`Play as ${name}`} onClick={() => void turn(id)}>
+                Play as
+              </Button>
+            )}
+            <BelongingMenu of={{ kind: "player", id, title: name, called: name }} />
+          </li>
+        ))}
+      </ul>
+      {demoAway && (
+        <p className="mt-4 flex flex-wrap items-center gap-3 text-sm text-soft">
+          The demo’s player was taken away.
+          <Button onClick={() => void bringBack({ kind: "player", id: demoAway })}>Bring the demo back</Button>
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,23 @@
+import type { Belonging } from "../belonging";
+import { ofInstruments } from "./instrument";
+import { ofMeasurements } from "./measurement";
+import { ofOptions } from "./option";
+import { ofPassages } from "./passage";
+import { ofPieces } from "./piece";
+import { ofPlayers } from "./player";
+import { ofRecitals } from "./recital";
+
+/** Every kind of thing that can be given another title, taken away and had back. */
+export const BELONGINGS = {
+  player: ofPlayers,
+  piece: ofPieces,
+  passage: ofPassages,
+  option: ofOptions,
+  recital: ofRecitals,
+  instrument: ofInstruments,
+  measurement: ofMeasurements,
+} satisfies Record<string, Belonging>;
+
+export type BelongingKind = keyof typeof BELONGINGS;
+
+export const BELONGING_KINDS = Object.keys(BELONGINGS) as [BelongingKind, ...BelongingKind[]];

@@ -1,0 +1,17 @@
+import { and, eq, isNotNull } from "drizzle-orm";
+import { recital } from "@/db/schema";
+import type { Belonging } from "../belonging";
+import { changing } from "../changing";
+
+export const ofRecitals: Belonging = {
+  noun: "recital",
+  untitled: false,
+  ...changing(recital),
+  async gone(db, pianistId) {
+    const rows = await db
+      .select({ id: recital.id, title: recital.title, of: recital.heldOn, at: recital.goneAt })
+      .from(recital)
+      .where(and(eq(recital.pianistId, pianistId), isNotNull(recital.goneAt)));
+    return rows.map(({ at, ...row }) => ({ ...row, at: at! }));
+  },
+};
