@@ -31,13 +31,19 @@ export default async function Layout({ children }: { children: React.ReactNode }
       <body className="min-h-dvh">
         <NuqsAdapter>
           <Places players={all.map(seated)} now={now && seated(now)} />
-          <main className="mx-auto max-w-[1400px] px-6 pb-8 print:px-0 print:pb-0">{children}</main>
+          <main className="mx-auto max-w-[1400px] px-6 pt-2 pb-8 print:p-0">{children}</main>
         </NuqsAdapter>
         <Watch zone={zone} />
         <Toaster
           position="bottom-center"
+          style={{ fontFamily: "inherit" }}
           toastOptions={{
-            style: { background: "var(--paper-raised)", color: "var(--ink)", borderColor: "var(--hairline)" },
+            style: {
+              background: "var(--paper-raised)",
+              color: "var(--ink)",
+              borderColor: "var(--hairline)",
+            },
+            actionButtonStyle: { background: "var(--velvet)", color: "var(--velvet-ink)" },
           }}
         />
       </body>

@@ -114,11 +114,11 @@ export async function beginPlaying(asked: unknown): Promise<Answer<{ readonly pl
   return refreshed(answer);
 }
 
-export async function turnTo(asked: unknown): Promise<Answer<null>> {
+export async function turnTo(asked: unknown): Promise<Answer<{ readonly playerId: string }>> {
   const answer = await answering(TurnAsked, asked, async ({ db }, { playerId }) => {
     if (!(await isHere(db, playerId))) return NOBODY;
     await takeTurn(playerId);
-    return { ok: true, value: null };
+    return { ok: true, value: { playerId } };
   });
   return refreshed(answer);
 }

@@ -1,5 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { engraved, kept, openOnBench } from "./support";
+import { connect } from "@/db/client";
+import { somePlayer } from "../support/some-player";
 
 test("addresses with nonsense in them show the page, or say in a sentence what is not there", async ({ page }) => {
   for (const [address, title] of [
@@ -52,8 +54,14 @@ test("markup in titles, words and file names is shown as it is written and does 
 
 test("a score that is posted from another page is refused", async ({ request, baseURL }) => {
   const form = { file: { name: "a.musicxml", mimeType: "text/xml", buffer: Buffer.from("<a/>") } };
-  const answer = await request.post("/import", { multipart: form, headers: { origin: "http://elsewhere.example" } });
+  const { db, close } = connect(process.env["DATABASE_URL"]!);
+  const to = `/import?player=${(await somePlayer(db)).id}`;
+  await close();
+  const answer = await request.post(to, { multipart: form, headers: { origin: "http://elsewhere.example" } });
   expect(answer.status()).toBe(403);
-  const own = await request.post("/import", { multipart: form, headers: { origin: baseURL! } });
+  const own = await request.post(to, { multipart: form, headers: { origin: baseURL! } });
   expect(own.status()).toBe(422);
+  expect(await own.text()).toContain("a.musicxml");
+  const nobody = await request.post("/import", { multipart: form, headers: { origin: baseURL! } });
+  expect(await nobody.json()).toEqual({ message: "This player is not there any more." });
 });

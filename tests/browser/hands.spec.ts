@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test, type Page } from "@playwright/test";
 import { digitsShown, engraved } from "./support";
 
 test("a fingertip drawn, a figure typed and an interval chosen are kept and there after a reload", async ({ page }) => {
@@ -28,17 +28,11 @@ test("a fingertip drawn, a figure typed and an interval chosen are kept and ther
   await expect(page.getByLabel("Left hand, 2 and 4, widest, no force, mm")).toHaveValue("83");
   await expect(page.getByLabel("Left hand, 1 and 4, comfortable, mm")).toHaveValue("103");
   // Taken out again, so that other tests find the hand as it was; and that can be undone.
-  await page
-    .getByRole("button", { name: /^Take out left hand/ })
-    .first()
-    .click();
+  await takeAway(page, "Left hand");
   await expect(widest).toHaveValue(String(before));
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(widest).toHaveValue(drawn);
-  await page
-    .getByRole("button", { name: /^Take out left hand/ })
-    .first()
-    .click();
+  await takeAway(page, "Left hand");
   await expect(widest).toHaveValue(String(before));
 });
 
@@ -50,6 +44,15 @@ test("a figure that no hand can have is refused in a sentence and stays as typed
   await expect(span).toHaveValue("500");
   await expect(page.getByRole("button", { name: "Keep as a new measurement" })).toBeDisabled();
 });
+
+/** Takes the newest measurement of a hand away. */
+async function takeAway(page: Page, hand: string): Promise<void> {
+  await page
+    .getByRole("button", { name: new RegExp(`^What can be done with ${hand}`) })
+    .first()
+    .click();
+  await page.getByRole("menuitem", { name: "Take away" }).click();
+}
 
 /** The upper key for each of the twenty questions: 1 and 5 first, then the thumb's other pairs, then the rest. */
 function keysFor(question: number): string {
@@ -71,10 +74,7 @@ test("all pairs can be measured with nothing but keys", async ({ page }) => {
   await page.getByRole("button", { name: "Keep it as measured today" }).click();
   await page.getByRole("link", { name: "Hands" }).last().click();
   await expect(page.getByText(/10 of 10 pairs; at the keys/)).toBeVisible();
-  await page
-    .getByRole("button", { name: /^Take out right hand/ })
-    .first()
-    .click();
+  await takeAway(page, "Right hand");
   await expect(page.getByText(/10 of 10 pairs; at the keys/)).toBeHidden();
 });
 

@@ -25,7 +25,7 @@ export function BelongingMenu({ of, onGone, children }: Props) {
     <>
       <DropdownMenu.Root>
         <DropdownMenu.Trigger
-          aria-label={`${of.called}: rename or take away`}
+          aria-label={`What can be done with ${of.called}`}
           className="grid size-11 shrink-0 place-items-center text-soft hover:text-ink print:hidden"
         >
           <Ellipsis size={18} aria-hidden />

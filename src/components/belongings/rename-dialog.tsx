@@ -20,10 +20,10 @@ export function RenameDialog({ of, onDone }: { of: Named; onDone: () => void }) 
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onDone()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-30 bg-black/40" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-30 w-[min(26rem,92vw)] -translate-x-1/2 -translate-y-1/2 border border-hairline bg-paper p-6"
+          className="fixed top-1/2 left-1/2 z-40 w-[min(26rem,92vw)] -translate-x-1/2 -translate-y-1/2 border border-hairline bg-paper p-6"
         >
           <Dialog.Title className="font-serif text-2xl">Rename {of.called}</Dialog.Title>
           <form

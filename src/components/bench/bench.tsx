@@ -34,7 +34,7 @@ export function Bench({ data }: { data: PassageData }) {
       <Title bench={bench} />
       <div className="grid gap-6 lg:grid-cols-[1fr_19rem] print:block">
         <Desk bench={bench} />
-        <div className="lg:sticky lg:top-0 lg:-mx-1 lg:-mt-1 lg:max-h-dvh lg:overflow-y-auto lg:overscroll-contain lg:px-1 lg:pt-1 lg:pb-4 print:hidden">
+        <div className="lg:sticky lg:top-(--header) lg:-mx-1 lg:-mt-1 lg:max-h-[calc(100dvh-var(--header))] lg:overflow-y-auto lg:overscroll-contain lg:px-1 lg:pt-1 lg:pb-4 print:hidden">
           <BenchAside bench={bench} />
         </div>
       </div>

@@ -64,7 +64,7 @@ export function ViewMenu({ settings, twoHands, onSettings }: Props) {
         <Popover.Content
           align="end"
           sideOffset={4}
-          className="z-10 flex flex-col gap-2 border border-hairline bg-paper p-4 text-sm"
+          className="z-40 flex flex-col gap-2 border border-hairline bg-paper p-4 text-sm"
         >
           <div className="flex items-center gap-2">
             <span>Size</span>

@@ -17,9 +17,9 @@ export function EitherDialog({ title, description, wide = false, onTheirs, onMin
   return (
     <AlertDialog.Root open>
       <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 bg-black/40" />
+        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
         <AlertDialog.Content
-          className={`fixed top-1/2 left-1/2 max-h-[90dvh] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-hairline bg-paper p-6 ${wide ? "w-[min(46rem,92vw)]" : "w-[min(32rem,92vw)]"}`}
+          className={`fixed top-1/2 left-1/2 z-40 max-h-[90dvh] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-hairline bg-paper p-6 ${wide ? "w-[min(46rem,92vw)]" : "w-[min(32rem,92vw)]"}`}
         >
           <AlertDialog.Title className="font-serif text-2xl">{title}</AlertDialog.Title>
           <AlertDialog.Description className="mt-1 text-soft">{description}</AlertDialog.Description>

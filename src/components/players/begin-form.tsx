@@ -84,9 +84,9 @@ export function BeginForm() {
         </Field>
       </div>
       <p className="-mt-3 max-w-prose text-sm text-soft">
-        Lay the hand open on a ruler, as wide as it goes with ease: from the outer edge of the thumb to the outer edge
-        of the little finger. A hand that is not measured is taken as a middle one. Everything finer can be measured
-        later, at the keys.
+        Lay the hand open on a ruler, without force: from the outer edge of the thumb to the outer edge of the little
+        finger. A hand that is not measured is taken as a middle one. Everything finer can be measured later, at the
+        keys.
       </p>
       <fieldset className="flex flex-wrap gap-4">
         <legend className="mb-1 text-sm">The next recital, if there is one</legend>

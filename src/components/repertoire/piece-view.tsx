@@ -34,7 +34,7 @@ export function PieceView({ piece }: { piece: PieceData }) {
           <Score music={piece.music} beginning={piece.beginning} {...NOTHING_ON_IT} />
         </section>
       </div>
-      <div ref={form} className="pt-3 lg:sticky lg:top-2 lg:self-start">
+      <div ref={form} className="pt-3 lg:sticky lg:top-14 lg:self-start">
         <NewPassage piece={piece} from={bar} />
       </div>
     </div>

@@ -20,7 +20,7 @@ export function Recitals({ playerId, recitals }: { playerId: string; recitals: r
   const done = (): void => setOpen(null);
   return (
     <section aria-label="Recitals" className="mt-2">
-      <ul>
+      <ul className="flex flex-wrap items-center gap-x-6">
         {recitals.map((recital) => (
           <li key={recital.id} className="flex flex-wrap items-center gap-x-2">
             {open === recital.id ? (
@@ -41,18 +41,20 @@ export function Recitals({ playerId, recitals }: { playerId: string; recitals: r
             )}
           </li>
         ))}
+        <li>
+          {open === "new" ? (
+            <NewForm playerId={playerId} onDone={done} />
+          ) : (
+            <button
+              type="button"
+              className="flex min-h-11 items-center gap-2 text-sm text-soft hover:text-ink"
+              onClick={() => setOpen("new")}
+            >
+              <CalendarPlus size={16} aria-hidden /> {recitals.length === 0 ? "Set a recital" : "Another recital"}
+            </button>
+          )}
+        </li>
       </ul>
-      {open === "new" ? (
-        <NewForm playerId={playerId} onDone={done} />
-      ) : (
-        <button
-          type="button"
-          className="flex min-h-11 items-center gap-2 text-sm text-soft hover:text-ink"
-          onClick={() => setOpen("new")}
-        >
-          <CalendarPlus size={16} aria-hidden /> Another recital
-        </button>
-      )}
     </section>
   );
 }

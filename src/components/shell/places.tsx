@@ -31,33 +31,35 @@ export function Places({ players, now }: { players: readonly Seated[]; now: Seat
     return () => clearTimeout(soon);
   }, []);
   return (
-    <header className="mx-auto flex max-w-[1400px] items-center gap-8 px-6 py-2.5 print:hidden">
-      <Link href="/" className="font-serif text-xl tracking-tight text-velvet italic">
-        Velvet Thumb
-      </Link>
-      <nav aria-label="Places" className="flex gap-5 text-sm">
-        {PLACES.map(({ href, label }) => (
-          <Link
-            key={href}
-            href={href}
-            aria-current={path === href ? "page" : undefined}
-            className="border-b-2 border-transparent py-2.5 aria-[current=page]:border-velvet"
+    <header className="sticky top-0 z-30 bg-paper print:hidden">
+      <div className="mx-auto flex h-(--header) max-w-[1400px] items-center gap-8 px-6">
+        <Link href="/" className="font-serif text-xl tracking-tight text-velvet italic">
+          Velvet Thumb
+        </Link>
+        <nav aria-label="Places" className="flex gap-5 text-sm">
+          {PLACES.map(({ href, label }) => (
+            <Link
+              key={href}
+              href={href}
+              aria-current={path === href ? "page" : undefined}
+              className="flex min-h-11 items-center border-b-2 border-transparent aria-[current=page]:border-velvet"
+            >
+              {label}
+            </Link>
+          ))}
+        </nav>
+        <div className="ml-auto flex items-center gap-3">
+          {players.length > 0 && <PlayerMenu all={players} now={now} />}
+          <button
+            type="button"
+            onClick={turnLight}
+            aria-label="Dim or light the room"
+            title="Dim or light the room"
+            className="grid size-11 place-items-center text-soft"
           >
-            {label}
-          </Link>
-        ))}
-      </nav>
-      <div className="ml-auto flex items-center gap-3">
-        {players.length > 0 && <PlayerMenu all={players} now={now} />}
-        <button
-          type="button"
-          onClick={turnLight}
-          aria-label="Dim or light the room"
-          title="Dim or light the room"
-          className="grid size-11 place-items-center text-soft"
-        >
-          <Lamp size={18} aria-hidden />
-        </button>
+            <Lamp size={18} aria-hidden />
+          </button>
+        </div>
       </div>
     </header>
   );

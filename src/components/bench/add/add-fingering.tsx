@@ -56,7 +56,7 @@ export function AddFingering({ passageId, names, onAdded }: Props) {
         <Popover.Content
           align="start"
           sideOffset={4}
-          className="z-10 flex w-72 flex-col gap-2 border border-hairline bg-paper p-4 text-sm"
+          className="z-40 flex w-72 flex-col gap-2 border border-hairline bg-paper p-4 text-sm"
         >
           <label className="flex flex-col gap-1">
             Whose it is

@@ -9,10 +9,10 @@ export function KeysDialog({ open, onOpen }: { open: boolean; onOpen: (open: boo
   return (
     <Dialog.Root open={open} onOpenChange={onOpen}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-black/40" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 max-h-[90dvh] w-[min(44rem,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-hairline bg-paper p-6"
+          className="fixed top-1/2 left-1/2 z-40 max-h-[90dvh] w-[min(44rem,92vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-hairline bg-paper p-6"
         >
           <Dialog.Title className="font-serif text-2xl">Keys of the Bench</Dialog.Title>
           <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-6 text-sm">
