@@ -1,24 +1,20 @@
 import type { Figure } from "@/core/figures/figure";
-import { figuresOf } from "@/core/figures/find";
-import { bondsOf } from "@/core/figures/ties";
 import type { Tying } from "@/core/figures/tying";
 import { leaningStudy } from "@/core/fingering/options/leaning-study";
 import { leaningById, type LeaningId } from "@/core/fingering/options/leanings";
-import type { Leaning } from "@/core/fingering/options/leanings/leaning";
 import { optionConditions, type OptionAsked } from "@/core/fingering/asked/option-conditions";
 import { sharing, type Shared } from "@/core/fingering/sharing/sharing";
 import type { SharingWishes } from "@/core/fingering/sharing/wishes";
-import { tyingPrice, type TyingPrice } from "@/core/fingering/asked/tying-price";
+import type { TyingPrice } from "@/core/fingering/asked/tying-price";
 import type { FingeringWishes } from "@/core/fingering/asked/wishes";
 import { findingFirstOptions, type FirstOption } from "@/core/fingering/options/first-options";
 import type { Fingering } from "@/core/fingering/study/fingering";
-import type { Lattice } from "@/core/fingering/search/lattice";
 import type { Progress } from "@/core/fingering/search/search";
 import type { NoteId } from "@/core/passage/note";
 import type { Allowances } from "@/core/reach/allowances";
 import { remediesFor, type RemedyTried } from "@/core/reach/remedies-for";
 import { studyOf, type StudyData } from "@/core/fingering/study/study-data";
-import { fingering, judge, latticesOf, solving, type Judged, type Study } from "@/core/fingering/study/study";
+import { fingering, judge, latticesOf, type Judged, type Study } from "@/core/fingering/study/study";
 import { loweringAt, type Lowering } from "@/core/fingering/explain/lowering";
 import { sweeping, type Sweep } from "@/core/fingering/explain/sweep";
 import { motionSweeping, type MotionSweep } from "@/core/motion/plan/motion-sweep";
@@ -27,9 +23,8 @@ import { withTune } from "@/core/motion/marks/plan-marks";
 import type { Tune } from "@/core/passage/passage";
 import { chosenFigure } from "@/core/figures/chosen";
 import { keepingPrices, type KeepingPrice } from "@/core/figures/keeping-price";
-
-/** The answer of a search: found, or stopped because a newer one was asked for. */
-export type Searched<T> = { readonly stopped: false; readonly found: T } | { readonly stopped: true };
+import { openedOn, type Opened } from "./opened";
+import { questions, type Searched } from "./questions";
 
 /** What an option and its passage ask of a search. */
 export interface Around extends OptionAsked {
@@ -95,39 +90,6 @@ function asWritten(study: Study): Study {
   return { ...study, passage: { ...study.passage, taken: {} } };
 }
 
-/** A study with what is kept about it: by leaning the lattices, and the figures. */
-interface Opened {
-  readonly study: Study;
-  by(leaning: Leaning): { readonly study: Study; readonly lattices: readonly Lattice[] };
-  figures(): readonly Figure[];
-  pricing(tying: Tying): Generator<Progress, TyingPrice>;
-}
-
-function openedOn(study: Study): Opened {
-  const kept = new Map<string, { readonly study: Study; readonly lattices: readonly Lattice[] }>();
-  let figures: readonly Figure[] | null = null;
-  const by = (leaning: Leaning) => {
-    let found = kept.get(leaning.id);
-    if (found === undefined) {
-      const leant = leaningStudy(study, leaning);
-      kept.set(leaning.id, (found = { study: leant, lattices: latticesOf(leant) }));
-    }
-    return found;
-  };
-  const known = (): readonly Figure[] => (figures ??= figuresOf(study));
-  return {
-    study,
-    by,
-    figures: known,
-    *pricing(tying) {
-      const { lattices } = by(leaningById("balanced"));
-      const [tied] = yield* solving(lattices, { bonds: bondsOf(study, known(), tying) }, 1);
-      const [free] = yield* solving(lattices, {}, 1);
-      return tyingPrice(study, tied!, free!);
-    },
-  };
-}
-
 function playedAt(study: Study, tempo: number): Study {
   return { ...study, manner: { ...study.manner, tempo } };
 }
@@ -148,69 +110,13 @@ function* planning(study: Study, digits: Fingering): Generator<void, Plan> {
   return planOf(study, digits);
 }
 
-/** ms a search runs before it looks whether it is still wanted. */
-const STRETCH = 8;
-
 /**
  * @param breathe lets waiting messages in: a macrotask in the worker
  * @param clock ms, for measuring a stretch
  */
 export function fingeringService(breathe: () => Promise<void>, clock: () => number): FingeringService {
-  const tickets = new Map<string, number>();
-  const takeTicket = (kind: string): number => {
-    const ticket = (tickets.get(kind) ?? 0) + 1;
-    tickets.set(kind, ticket);
-    return ticket;
-  };
   let opened: Opened | null = null;
-  /** Ends when everything asked in order up to now is answered. */
-  let last: Promise<unknown> = Promise.resolve();
-  /** Runs to its end unless it is no longer wanted, letting waiting questions in on the way. */
-  async function run<Step, T>(
-    steps: Generator<Step, T>,
-    isWanted: () => boolean,
-    onProgress: (step: Step) => void = () => undefined,
-  ): Promise<Searched<T>> {
-    let since = clock();
-    for (;;) {
-      if (!isWanted()) return { stopped: true };
-      const step = steps.next();
-      if (step.done) return { stopped: false, found: step.value };
-      if (clock() - since < STRETCH) continue;
-      onProgress(step.value);
-      await breathe();
-      since = clock();
-    }
-  }
-  /** Answered after everything asked in order before it; stopped only where another study is opened. */
-  function inOrder<T>(begin: () => Generator<unknown, T>): Promise<Searched<T>> {
-    const on = opened;
-    const answer = last.then(() => (opened === on ? run(begin(), () => opened === on) : ({ stopped: true } as const)));
-    last = answer.catch(() => undefined);
-    return answer;
-  }
-  /** Runs beside what else is asked for; a newer question of the same kind stops it, and another study. */
-  async function latest<Step, T>(
-    kind: string,
-    steps: Generator<Step, T>,
-    onProgress?: (step: Step) => void,
-  ): Promise<Searched<T>> {
-    const [on, ticket] = [opened, takeTicket(kind)];
-    // What was asked meanwhile is let in first, so that of many questions at once only the last is worked out.
-    await breathe();
-    return run(steps, () => opened === on && tickets.get(kind) === ticket, onProgress);
-  }
-  /** Runs beside what else is asked for, and stops nothing. */
-  async function aside<T>(steps: Generator<unknown, T>): Promise<T> {
-    let since = clock();
-    for (;;) {
-      const step = steps.next();
-      if (step.done) return step.value;
-      if (clock() - since < STRETCH) continue;
-      await breathe();
-      since = clock();
-    }
-  }
+  const { inOrder, latest, aside, drop } = questions(breathe, clock, () => opened);
   function atHand() {
     if (opened === null) throw new Error("No study has been opened.");
     return opened;
@@ -259,8 +165,6 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     tyingPrice: (tying) => aside(atHand().pricing(tying)),
     share: (wishes, onProgress) => latest("sharing", sharing(asWritten(atHand().study), wishes), onProgress),
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
-    stop(kind) {
-      takeTicket(kind);
-    },
+    stop: drop,
   };
 }

@@ -2,7 +2,9 @@ import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Answer, Kept, OptionData, Walked } from "@/server/types";
 import type { Pending } from "../keeping/pending";
-import { optionsInHand, type Change, type OptionsWorld } from "./options-in-hand";
+import type { Change } from "./change";
+import { optionsInHand } from "./options-in-hand";
+import type { OptionsWorld } from "./options-world";
 
 const N1 = "b1-s1-v1-n1" as NoteId;
 const N2 = "b1-s1-v1-n2" as NoteId;

@@ -10,7 +10,9 @@ import { pendingIn } from "../keeping/pending";
 import { send, stateOf, type Keeping } from "../keeping/sending";
 import { useKeeping } from "../keeping/use-keeping";
 import { useLeaveWarning } from "../keeping/use-leave-warning";
-import { optionsInHand, type Change, type OptionsGestures, type Outdated } from "./options-in-hand";
+import type { Change } from "./change";
+import type { Outdated } from "./held-options";
+import { optionsInHand, type OptionsGestures } from "./options-in-hand";
 import { newId } from "../new-id";
 
 export interface OptionsHeld extends OptionsGestures {
