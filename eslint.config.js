@@ -26,6 +26,10 @@ const config = [
     },
   },
   {
+    files: ["src/**"],
+    rules: { "max-lines-per-function": ["error", { max: 80, skipBlankLines: true, skipComments: true }] },
+  },
+  {
     files: ["src/core/**"],
     rules: {
       "@typescript-eslint/no-explicit-any": "error",
@@ -33,8 +37,13 @@ const config = [
       "max-lines-per-function": ["error", { max: 60, skipComments: true }],
     },
   },
+  {
+    files: ["src/**/*.ts", "src/**/*.tsx", "tests/**/*.ts", "scripts/**/*.ts", "quality/**/*.ts", "bench/**/*.ts"],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: { "@typescript-eslint/no-floating-promises": "error" },
+  },
   { files: [".dependency-cruiser.cjs"], rules: { "@typescript-eslint/no-require-imports": "off" } },
-  { files: ["**/*.test.ts"], rules: { "no-console": "off", "max-lines-per-function": "off" } },
+  { files: ["**/*.test.ts", "**/*.test.tsx"], rules: { "no-console": "off", "max-lines-per-function": "off" } },
 ];
 
 export default config;

@@ -21,7 +21,7 @@ export function agreements(cases: readonly QualityCase[]): readonly Agreement[] 
 }
 
 /** Fingers for each case, low key first, as any program that finds them would be graded. */
-export function agreement(given: QualityCase, ours: readonly number[]): Agreement {
+function agreement(given: QualityCase, ours: readonly number[]): Agreement {
   let [nearest, agreed] = [given.accepted[0]!, -1];
   for (const accepted of given.accepted) {
     const count = given.graded.filter((i) => accepted[i] === ours[i]).length;

@@ -41,6 +41,7 @@ npx jest --selectProjects database --maxWorkers 1 --json --outputFile "$RESULTS/
 step types npm run -s typecheck
 step lint npm run -s lint
 step layers npm run -s layers
+step dead-code npm run -s dead
 wait "$BROWSER"
 cat "$RESULTS/browser.log"
 npx tsx scripts/tally.ts "$RESULTS"

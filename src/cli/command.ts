@@ -100,7 +100,7 @@ function writeOut({ study, score, part }: Opened, fingering: Fingering | null, t
   }
 }
 
-export function helpOn({ name, summary, usage }: Command): string {
+function helpOn({ name, summary, usage }: Command): string {
   return `velvet ${name}: ${summary}\n\nvelvet ${name} ${usage}\n\n${WORDS}`;
 }
 

@@ -3,7 +3,7 @@ import { join } from "node:path";
 import { LARGEST_FILE, TOO_LARGE } from "@/formats/musicxml/reading/open";
 
 /** The word for what comes on the standard input. */
-export const STANDARD_INPUT = "-";
+const STANDARD_INPUT = "-";
 
 /** The bytes of a file, or a sentence that says why there are none. */
 export function bytesOf(file: string): Uint8Array | string {

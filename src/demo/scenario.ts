@@ -13,7 +13,7 @@ import { signalLamp } from "./pieces/signal-lamp";
 import { weathervane } from "./pieces/weathervane";
 
 /** A made-up pianist with hands on the small side, a made-up recital, and the hard spots in it. */
-export interface DemoPassage {
+interface DemoPassage {
   readonly title: string;
   readonly fromBar: number;
   readonly toBar: number;

@@ -174,7 +174,7 @@ export interface HandsData {
 }
 
 /** A passage as it is listed; bars as numbered on paper, the tempo in quarter notes a minute. */
-export interface PassageListed {
+interface PassageListed {
   readonly id: string;
   readonly title: string;
   readonly from: string;

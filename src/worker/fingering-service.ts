@@ -27,7 +27,7 @@ import { openedOn, type Opened } from "./opened";
 import { questions, type Searched } from "./questions";
 
 /** What an option and its passage ask of a search. */
-export interface Around extends OptionAsked {
+interface Around extends OptionAsked {
   readonly leaning: LeaningId;
   readonly wishes: FingeringWishes;
 }
@@ -83,7 +83,7 @@ export interface FingeringService {
 }
 
 /** What takes long enough to be stopped by the player. */
-export type Stoppable = "first options" | "sharing" | "sweep";
+type Stoppable = "first options" | "sharing" | "sweep";
 
 /** Sharing out begins from the hands as written, whatever was taken before. */
 function asWritten(study: Study): Study {

@@ -26,7 +26,7 @@ export async function keptPassage(
 }
 
 /** Keeps the options that a passage opens with. */
-export async function keepFirstOptions(db: Db, passageId: string): Promise<void> {
+async function keepFirstOptions(db: Db, passageId: string): Promise<void> {
   const first = drain(findingFirstOptions(studyOf((await passageData(db, passageId))!.study)));
   const options = first.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));
   await addFirstOptions(db, { passageId, options });

@@ -1,6 +1,6 @@
 /** Small made-up scores for tests. */
 
-export const DIVISIONS = 12;
+const DIVISIONS = 12;
 
 /** A score of one part from the bodies of its bars; attributes stand in the first. */
 export function scoreXml(bars: readonly string[], { staves = 1, part = "Piano" } = {}): string {

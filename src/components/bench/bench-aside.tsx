@@ -14,11 +14,12 @@ import { Against } from "./add/against";
 import { BeyondReach } from "./remedies/beyond-reach";
 import { Causes } from "../passage-in-hand/causes";
 import { FingerPad } from "./gestures/finger-pad";
-import { OptionCards } from "../passage-in-hand/option-cards";
+import { OptionCards, type OptionJudged } from "../passage-in-hand/option-cards";
 import { RestingNotice } from "./remedies/resting-notice";
 import { UndoButtons } from "./gestures/undo-buttons";
 import { BestAtTempo } from "./tempo-slider";
 import type { BenchInHand } from "./use-bench";
+import { useLowering } from "../passage-in-hand/use-lowering";
 import { useCardMerits } from "../passage-in-hand/use-card-merits";
 import { capital } from "../passage-in-hand/words";
 import { WorkingOut } from "../passage-in-hand/working-out";
@@ -90,88 +91,114 @@ function PlanAside({ bench }: { bench: BenchInHand }) {
 
 /** The options in a column, and why the note in hand strains in each. */
 function FingersAside({ bench }: { bench: BenchInHand }) {
-  const { data, held, first, view, tempo, inView, note, at, lowering, does, figures } = bench;
-  const merits = useCardMerits(view.study, view.all, figures.figures);
-  const step = view.steps[at];
-  const positions = useMemo(() => (inView ? positionsOf(view.study, inView.option.digits) : []), [view.study, inView]);
-  const least = tempo.all.reduce((a, b) => (b.judged.strain < a.judged.strain ? b : a), tempo.all[0]!);
+  const { first, inView } = bench;
   return (
     <aside className="flex flex-col gap-4">
       <WorkingOut working={first.working} onStop={first.stop} onBegin={first.begin} />
       {inView && (
         <>
-          <RestingNotice
-            passageId={data.id}
-            study={view.study}
-            rests={data.rests}
-            fingering={inView.option.digits}
-            onOptions={held.setOptions}
-          />
-          <OptionsHead option={bench.inForce ?? inView.option} />
-          <OptionCards
-            all={tempo.all}
-            chosen={inView.option.name}
-            previewed={bench.previewed}
-            taken={takenOf(bench)}
-            merits={merits}
-            least={least?.option.name ?? null}
-            onPreview={bench.preview}
-            onChoose={bench.chooseOption}
-          />
-          <BestAtTempo passageId={data.id} inHand={tempo} asked={view.asked} onOptions={held.setOptions} />
-          <Against study={view.study} all={tempo.all} inView={inView} />
-          <AddFingering
-            passageId={data.id}
-            names={view.all.map((o) => o.option.name)}
-            onAdded={(options, name) => {
-              held.setOptions(options);
-              bench.chooseOption(name);
-            }}
-          />
-          {note && (
-            <FingerPad
-              option={bench.inForce ?? inView.option}
-              note={note}
-              onPin={does.pin}
-              onRuleOut={does.ruleOut}
-              onWalk={does.walk}
-            />
-          )}
-          <Causes
-            all={tempo.all}
-            note={note}
-            title={step ? capital(placeText(step.bar, step.beat)) : ""}
-            lowering={{
-              option: inView.option.id,
-              notes: view.notes,
-              found: lowering,
-              onPin: (other, finger) => does.pin(finger, other),
-            }}
-          />
-          <BeyondReach
-            passageId={data.id}
-            study={view.study}
-            note={note}
-            allows={data.allows}
-            onOptions={(options) => {
-              held.setOptions(options);
-              // A remedy may change which note comes first: the one in hand stays so.
-              if (note) bench.chooseNote(note);
-            }}
-          />
-          <Build
-            study={view.study}
-            option={inView.option}
-            positions={positions}
-            figures={figures}
-            inHand={bench.inHand}
-            notes={view.notes}
-            note={note}
-            onGo={bench.chooseNote}
-          />
+          <OptionsAside bench={bench} inView={inView} />
+          <NoteAside bench={bench} inView={inView} />
         </>
       )}
     </aside>
+  );
+}
+
+interface Props {
+  readonly bench: BenchInHand;
+  readonly inView: OptionJudged;
+}
+
+/** The options, one against the others, and another beside them. */
+function OptionsAside({ bench, inView }: Props) {
+  const { data, held, view, tempo, figures } = bench;
+  const merits = useCardMerits(view.study, view.all, figures.figures);
+  const least = tempo.all.reduce((a, b) => (b.judged.strain < a.judged.strain ? b : a), tempo.all[0]!);
+  return (
+    <>
+      <RestingNotice
+        passageId={data.id}
+        study={view.study}
+        rests={data.rests}
+        fingering={inView.option.digits}
+        onOptions={held.setOptions}
+      />
+      <OptionsHead option={bench.inForce ?? inView.option} />
+      <OptionCards
+        all={tempo.all}
+        chosen={inView.option.name}
+        previewed={bench.previewed}
+        taken={takenOf(bench)}
+        merits={merits}
+        least={least.option.name}
+        onPreview={bench.preview}
+        onChoose={bench.chooseOption}
+      />
+      <BestAtTempo passageId={data.id} inHand={tempo} asked={view.asked} onOptions={held.setOptions} />
+      <Against study={view.study} all={tempo.all} inView={inView} />
+      <AddFingering
+        passageId={data.id}
+        names={view.all.map((o) => o.option.name)}
+        onAdded={(options, name) => {
+          held.setOptions(options);
+          bench.chooseOption(name);
+        }}
+      />
+    </>
+  );
+}
+
+/** The note in hand: its finger, why it strains, what helps; and what the whole option is built of. */
+function NoteAside({ bench, inView }: Props) {
+  const { data, held, view, tempo, wishes, note, at, does, figures } = bench;
+  const lowering = useLowering(view.study, inView.option, wishes, note);
+  const step = view.steps[at];
+  const positions = useMemo(() => positionsOf(view.study, inView.option.digits), [view.study, inView]);
+  return (
+    <>
+      {note && (
+        <FingerPad
+          option={bench.inForce ?? inView.option}
+          note={note}
+          onPin={does.pin}
+          onRuleOut={does.ruleOut}
+          onWalk={does.walk}
+        />
+      )}
+      <Causes
+        all={tempo.all}
+        note={note}
+        title={step ? capital(placeText(step.bar, step.beat)) : ""}
+        lowering={{
+          option: inView.option.id,
+          notes: view.notes,
+          found: lowering,
+          onPin: (other, finger) => does.pin(finger, other),
+        }}
+      />
+      <BeyondReach
+        passageId={data.id}
+        study={view.study}
+        note={note}
+        allows={data.allows}
+        onOptions={(options) => {
+          held.setOptions(options);
+          // A remedy may change which note comes first: the one in hand stays so.
+          if (note) bench.chooseNote(note);
+        }}
+      />
+      <Build
+        study={view.study}
+        option={inView.option}
+        positions={positions}
+        figures={figures}
+        inHand={bench.inHand}
+        notes={view.notes}
+        note={note}
+        onGo={bench.chooseNote}
+      />
+    </>
   );
 }
 

@@ -31,7 +31,7 @@ const USUAL: ViewSettings = {
   click: false,
 };
 
-export const ZOOMS = [0.7, 0.85, 1, 1.2, 1.45, 1.75, 2.1] as const;
+const ZOOMS = [0.7, 0.85, 1, 1.2, 1.45, 1.75, 2.1] as const;
 
 export function useViewSettings(): readonly [ViewSettings, (settings: ViewSettings) => void] {
   return useStored("view of the bench", USUAL);

@@ -19,7 +19,8 @@ import { Button } from "../ui/button";
 import { EntryScore } from "./entry-score";
 import { EntrySettings } from "./entry-settings";
 import { LengthBar } from "./length-bar";
-import { useEntry, type Begun } from "./use-entry";
+import { useEntry } from "./use-entry";
+import type { Begun } from "./use-entry-kept";
 import { ENTRY_KEYS, useEntryKeys } from "./use-entry-keys";
 import { useGestures, useStruck } from "./use-gestures";
 

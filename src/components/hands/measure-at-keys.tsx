@@ -7,13 +7,13 @@ import type { Side } from "@/core/hand/finger";
 import { problemsOf, type HandMeasured, type PairMeasured } from "@/core/hand/measured";
 import { PAIRS, pairName, type Pair, type PairName } from "@/core/hand/pair";
 import { intervalHeld } from "@/core/keyboard/interval";
-import { instrument } from "@/core/keyboard/instrument";
+import { instrument, type Instrument } from "@/core/keyboard/instrument";
 import { pitch, pitchName } from "@/core/keyboard/pitch";
 import { leastOpening } from "@/core/placement/between";
 import { measure } from "@/server/actions";
 import type { HandsData } from "@/server/types";
 import { ScreenPiano } from "../piano/screen-piano";
-import { usePiano } from "../piano/use-piano";
+import { usePiano, type PianoHeard } from "../piano/use-piano";
 import { ask } from "../keeping/ask";
 import { Button } from "../ui/button";
 import { Choice } from "../ui/choice";
@@ -45,29 +45,21 @@ export function MeasureAtKeys({ data }: { data: HandsData }) {
   const piano = usePiano();
   const on = useMemo(() => instrument(data.instruments[0]!.octaveWidth), [data]);
   const measured = useMemo(() => merged(data.measurements[side][0]?.measured ?? {}, answers), [data, side, answers]);
-  const problems = problemsOf(measured);
   const question = QUESTIONS[at];
-  const [low, high] = [piano.down[0], piano.down.at(-1)];
-  const two = piano.down.length === 2;
-  const opening = two ? leastOpening(low!, high!, on) : null;
-
-  const next = (): void => {
+  const go = (to: number): void => {
     piano.clear();
-    setAt(at + 1);
-  };
-  const take = (): void => {
-    if (opening === null || !question) return;
-    const name = pairName(...question.pair);
-    setAnswers({ ...answers, [name]: { ...answers[name], [question.figure]: Math.round(opening * 10) / 10 } });
-    next();
+    setAt(to);
   };
   const begin = (of: Side): void => {
     setSide(of);
-    setAt(0);
     setAnswers({});
-    piano.clear();
+    go(0);
   };
-
+  const take = ({ pair, figure }: Question, mm: number): void => {
+    const name = pairName(...pair);
+    setAnswers({ ...answers, [name]: { ...answers[name], [figure]: Math.round(mm * 10) / 10 } });
+    go(at + 1);
+  };
   return (
     <div className="max-w-5xl">
       <div className="flex flex-wrap items-center justify-between gap-3 pt-3">
@@ -92,42 +84,7 @@ export function MeasureAtKeys({ data }: { data: HandsData }) {
       {piano.complaint && <p className="text-sm text-soft">{piano.complaint}</p>}
       {question ? (
         <section aria-label="Question" className="mt-4">
-          <p className="text-sm text-soft">
-            {at + 1} of {QUESTIONS.length}
-          </p>
-          <h2 className="font-serif text-2xl">
-            {HAND_NAMES[side]}, {question.pair[0]} and {question.pair[1]}:{" "}
-            {question.figure === "comfortable" ? "comfortable" : "widest, without force"}
-          </h2>
-          <p className="max-w-prose">{ASKED[question.figure]}</p>
-          <p aria-live="polite" className="mt-2 min-h-7 text-lg">
-            {opening !== null
-              ? `${pitchName(low!)} and ${pitchName(high!)}: ${shown(opening)} mm at the edges that face each other${white(intervalHeld(opening, on))}.`
-              : piano.down.length > 2
-                ? "More than two keys are down."
-                : "Press the two keys."}
-          </p>
-          <ScreenPiano
-            instrument={on}
-            lowest={pitch(48)}
-            highest={pitch(84)}
-            down={piano.down}
-            onMove={piano.simulated.move}
-          />
-          <div className="mt-3 flex flex-wrap gap-3">
-            <Button look="main" disabled={!two} onClick={take}>
-              Take it
-            </Button>
-            <Button onClick={next}>Leave it out</Button>
-            {at > 0 && (
-              <Button look="quiet" onClick={() => setAt(at - 1)}>
-                Back
-              </Button>
-            )}
-            <Button look="quiet" onClick={() => setAt(QUESTIONS.length)}>
-              Enough for today
-            </Button>
-          </div>
+          <Asking key={at} side={side} at={at} question={question} on={on} piano={piano} onTake={take} onGo={go} />
           <Taken answers={answers} />
         </section>
       ) : (
@@ -136,13 +93,76 @@ export function MeasureAtKeys({ data }: { data: HandsData }) {
           side={side}
           answers={answers}
           measured={measured}
-          problems={problems.map((p) => p.sentence)}
+          problems={problemsOf(measured).map((p) => p.sentence)}
           today={data.today}
           way={piano.connected ? "midi" : "keys"}
-          onAgain={() => setAt(0)}
+          onAgain={() => go(0)}
         />
       )}
     </div>
+  );
+}
+
+interface AskingProps {
+  readonly side: Side;
+  readonly at: number;
+  readonly question: Question;
+  readonly on: Instrument;
+  readonly piano: PianoHeard;
+  /** @param mm at the edges that face each other */
+  readonly onTake: (question: Question, mm: number) => void;
+  readonly onGo: (at: number) => void;
+}
+
+/** One question, with the keys that answer it. */
+function Asking({ side, at, question, on, piano, onTake, onGo }: AskingProps) {
+  const [low, high] = [piano.down[0], piano.down.at(-1)];
+  const opening = piano.down.length === 2 ? leastOpening(low!, high!, on) : null;
+  return (
+    <>
+      <p className="text-sm text-soft">
+        {at + 1} of {QUESTIONS.length}
+      </p>
+      <h2 className="font-serif text-2xl">
+        {HAND_NAMES[side]}, {question.pair[0]} and {question.pair[1]}:{" "}
+        {question.figure === "comfortable" ? "comfortable" : "widest, without force"}
+      </h2>
+      <p className="max-w-prose">{ASKED[question.figure]}</p>
+      <p aria-live="polite" className="mt-2 min-h-7 text-lg">
+        {opening !== null
+          ? `${pitchName(low!)} and ${pitchName(high!)}: ${shown(opening)} mm at the edges that face each other${white(intervalHeld(opening, on))}.`
+          : piano.down.length > 2
+            ? "More than two keys are down."
+            : "Press the two keys."}
+      </p>
+      <ScreenPiano
+        instrument={on}
+        lowest={pitch(48)}
+        highest={pitch(84)}
+        down={piano.down}
+        onMove={piano.simulated.move}
+      />
+      <div className="mt-3 flex flex-wrap gap-3">
+        <Button
+          look="main"
+          disabled={opening === null}
+          onClick={() => {
+            if (opening !== null) onTake(question, opening);
+          }}
+        >
+          Take it
+        </Button>
+        <Button onClick={() => onGo(at + 1)}>Leave it out</Button>
+        {at > 0 && (
+          <Button look="quiet" onClick={() => onGo(at - 1)}>
+            Back
+          </Button>
+        )}
+        <Button look="quiet" onClick={() => onGo(QUESTIONS.length)}>
+          Enough for today
+        </Button>
+      </div>
+    </>
   );
 }
 

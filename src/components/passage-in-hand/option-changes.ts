@@ -4,7 +4,7 @@ import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
 
-export type ChangeKind = "pin" | "lift" | "rule-out" | "allow" | "pin-stretch" | "clear-stretch";
+type ChangeKind = "pin" | "lift" | "rule-out" | "allow" | "pin-stretch" | "clear-stretch";
 
 /** What a gesture makes of an option, before the rest is worked out around it. */
 export interface Made {

@@ -17,7 +17,7 @@ export function stepText(step: Step, passage: Passage, fingering: Fingering): st
   return `${placeText(step.bar, step.beat)}: ${notes.join("; ")}`;
 }
 
-export function noteText(note: Note, passage: Passage, fingering: Fingering): string {
+function noteText(note: Note, passage: Passage, fingering: Fingering): string {
   const finger = fingering[note.id];
   return `${pitchName(note.pitch)}, ${handOf(note, passage)} hand, ${finger ? `finger ${finger}` : "no finger"}`;
 }

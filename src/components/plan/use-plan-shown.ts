@@ -16,7 +16,7 @@ import { PLAN_LANES, type LaneId } from "./lanes/lanes";
 import { usePlan } from "./use-plan";
 import { usePlanMarks } from "./use-plan-marks";
 
-export const ASIDES = ["fingers", "plan"] as const;
+const ASIDES = ["fingers", "plan"] as const;
 export type Aside = (typeof ASIDES)[number];
 
 interface Asked {

@@ -3,7 +3,7 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { useForm } from "react-hook-form";
+import { useForm, type FieldErrors, type UseFormRegister } from "react-hook-form";
 import { z } from "zod";
 import { HAND } from "@/core/physics";
 import { beginPlaying } from "@/server/actions";
@@ -27,6 +27,8 @@ const Beginning = z
   })
   .refine(({ title, heldOn }) => title === "" || heldOn !== "", { path: ["heldOn"], message: "Say its day." })
   .refine(({ title, heldOn }) => heldOn === "" || title !== "", { path: ["title"], message: "Say what it is called." });
+
+type BeginningTyped = z.input<typeof Beginning>;
 
 /** A player's own beginning: a name, a hand, and a recital where there is one. */
 export function BeginForm() {
@@ -88,17 +90,7 @@ export function BeginForm() {
         finger. A hand that is not measured is taken as a middle one. Everything finer can be measured later, at the
         keys.
       </p>
-      <fieldset className="flex flex-wrap gap-4">
-        <legend className="mb-1 text-sm">The next recital, if there is one</legend>
-        <Field label="What it is called" error={errors.title?.message}>
-          {(field, by) => <input id={field} aria-describedby={by} className={INPUT_LOOK} {...register("title")} />}
-        </Field>
-        <Field label="Day" error={errors.heldOn?.message}>
-          {(field, by) => (
-            <input id={field} type="date" aria-describedby={by} className={INPUT_LOOK} {...register("heldOn")} />
-          )}
-        </Field>
-      </fieldset>
+      <RecitalFields register={register} errors={errors} />
       {errors.root && (
         <p role="alert" className="text-sm text-vermilion">
           {errors.root.message}
@@ -110,5 +102,28 @@ export function BeginForm() {
         </Button>
       </div>
     </form>
+  );
+}
+
+/** The next recital, by its title and day. */
+function RecitalFields({
+  register,
+  errors,
+}: {
+  register: UseFormRegister<BeginningTyped>;
+  errors: FieldErrors<BeginningTyped>;
+}) {
+  return (
+    <fieldset className="flex flex-wrap gap-4">
+      <legend className="mb-1 text-sm">The next recital, if there is one</legend>
+      <Field label="What it is called" error={errors.title?.message}>
+        {(field, by) => <input id={field} aria-describedby={by} className={INPUT_LOOK} {...register("title")} />}
+      </Field>
+      <Field label="Day" error={errors.heldOn?.message}>
+        {(field, by) => (
+          <input id={field} type="date" aria-describedby={by} className={INPUT_LOOK} {...register("heldOn")} />
+        )}
+      </Field>
+    </fieldset>
   );
 }

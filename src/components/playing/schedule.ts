@@ -21,7 +21,7 @@ export interface Beat {
   readonly strong: boolean;
 }
 
-export type Heard =
+type Heard =
   | { readonly kind: "key"; readonly at: number; readonly key: Pitch; readonly length: number; readonly load: number }
   | { readonly kind: "click"; readonly at: number; readonly strong: boolean };
 

@@ -24,10 +24,8 @@ const SHAPES_ASKED = ["any", ...SHAPES] as const;
 
 /** Every finger pair against every interval for one hand or both, and against another hand, day or keyboard. */
 export function ReachSheet({ data }: { data: HandsData }) {
-  const [shown, setShown] = useQueryState("hand", parseAsStringLiteral(SHOWN).withDefault("right"));
-  const [shape, setShape] = useQueryState("shape", parseAsStringLiteral(SHAPES_ASKED).withDefault("any"));
-  const [colours, setColours] = useQueryState("keys", parseAsStringLiteral(KEY_COLOURS).withDefault("white-white"));
-  const [against, setAgainst] = useQueryState("against", parseAsString.withDefault(AGAINST_NONE));
+  const asked = useAsked();
+  const { shown, shape, colours, against } = asked;
   const [cell, setCell] = useQueryState("cell", parseAsString.withDefault("1-5"));
   const [semitones, setSemitones] = useQueryState("semitones", parseAsInteger.withDefault(12));
   const [side, setSide] = useQueryState(
@@ -45,53 +43,7 @@ export function ReachSheet({ data }: { data: HandsData }) {
   };
   return (
     <div>
-      <Conditions>
-        <Choice
-          label="Hand"
-          value={shown}
-          options={[
-            ["right", "Right"],
-            ["left", "Left"],
-            ["both", "Both"],
-          ]}
-          onChange={(v) => void setShown(v)}
-        />
-        <Choice
-          label="Shape of the fingers"
-          value={shape}
-          options={[
-            ["any", "Any shape"],
-            ["natural", "Natural"],
-            ["curled", "Curled"],
-            ["flat", "Flat"],
-          ]}
-          onChange={(v) => void setShape(v)}
-        />
-        <label className="flex items-center gap-2 text-sm">
-          Keys
-          <select
-            className={INPUT_LOOK}
-            value={colours}
-            onChange={(e) => void setColours(e.target.value as typeof colours)}
-          >
-            {KEY_COLOURS.map((pair) => (
-              <option key={pair} value={pair}>
-                {pair.replace("-", " to ")}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="flex items-center gap-2 text-sm">
-          Against
-          <select className={INPUT_LOOK} value={against} onChange={(e) => void setAgainst(e.target.value)}>
-            {choicesAgainst(data).map(({ value, text }) => (
-              <option key={value} value={value}>
-                {text}
-              </option>
-            ))}
-          </select>
-        </label>
-      </Conditions>
+      <Conditions data={data} asked={asked} />
       {data.rests.map((rest) => (
         <p key={rest.id} className="pt-1 text-sm">
           {restText(rest)} {rest.fingers.length === 1 ? "is" : "are"} resting and{" "}
@@ -132,8 +84,67 @@ export function ReachSheet({ data }: { data: HandsData }) {
   );
 }
 
-function Conditions({ children }: { children: React.ReactNode }) {
-  return <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pt-3">{children}</div>;
+/** What the sheet is asked for; kept in the address. */
+function useAsked() {
+  const [shown, setShown] = useQueryState("hand", parseAsStringLiteral(SHOWN).withDefault("right"));
+  const [shape, setShape] = useQueryState("shape", parseAsStringLiteral(SHAPES_ASKED).withDefault("any"));
+  const [colours, setColours] = useQueryState("keys", parseAsStringLiteral(KEY_COLOURS).withDefault("white-white"));
+  const [against, setAgainst] = useQueryState("against", parseAsString.withDefault(AGAINST_NONE));
+  return { shown, setShown, shape, setShape, colours, setColours, against, setAgainst };
+}
+
+/** Which hand, shape and keys, and against what. */
+function Conditions({ data, asked }: { data: HandsData; asked: ReturnType<typeof useAsked> }) {
+  const { shown, setShown, shape, setShape, colours, setColours, against, setAgainst } = asked;
+  return (
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pt-3">
+      <Choice
+        label="Hand"
+        value={shown}
+        options={[
+          ["right", "Right"],
+          ["left", "Left"],
+          ["both", "Both"],
+        ]}
+        onChange={(v) => void setShown(v)}
+      />
+      <Choice
+        label="Shape of the fingers"
+        value={shape}
+        options={[
+          ["any", "Any shape"],
+          ["natural", "Natural"],
+          ["curled", "Curled"],
+          ["flat", "Flat"],
+        ]}
+        onChange={(v) => void setShape(v)}
+      />
+      <label className="flex items-center gap-2 text-sm">
+        Keys
+        <select
+          className={INPUT_LOOK}
+          value={colours}
+          onChange={(e) => void setColours(e.target.value as typeof colours)}
+        >
+          {KEY_COLOURS.map((pair) => (
+            <option key={pair} value={pair}>
+              {pair.replace("-", " to ")}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex items-center gap-2 text-sm">
+        Against
+        <select className={INPUT_LOOK} value={against} onChange={(e) => void setAgainst(e.target.value)}>
+          {choicesAgainst(data).map(({ value, text }) => (
+            <option key={value} value={value}>
+              {text}
+            </option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
 }
 
 function placementsNow(data: HandsData): Readonly<Record<Side, Placements>> {

@@ -2,7 +2,7 @@
 
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useRouter } from "next/navigation";
-import { useEffect, useState } from "react";
+import { useEffect, useState, type FormEvent } from "react";
 import { useForm, useWatch } from "react-hook-form";
 import { z } from "zod";
 import { TEMPO_RANGE } from "@/core/passage/passage";
@@ -47,6 +47,90 @@ interface Props {
 
 /** Choosing bars and hand of a new passage. Nothing typed is lost by a refusal. */
 export function NewPassage({ piece, from = null }: Props) {
+  const { form, said, submit, complaint } = useNewPassage(piece, from);
+  const { register, errors, isSubmitting } = form;
+  return (
+    <form onSubmit={submit} noValidate aria-label="New passage" className="flex flex-col gap-3">
+      <h2 className="font-serif text-xl">A new passage</h2>
+      <Field label="Name" error={errors.title?.message}>
+        {(id, by) => (
+          <input
+            id={id}
+            aria-describedby={by}
+            aria-invalid={by !== undefined}
+            className={INPUT_LOOK}
+            {...register("title")}
+          />
+        )}
+      </Field>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="From bar" name="fromBar" form={form} />
+        <NumberField label="To bar" name="toBar" form={form} />
+      </div>
+      <Field label="Hands">
+        {(id) => (
+          <select id={id} className={INPUT_LOOK} {...register("hands")}>
+            <option value="right">Right hand</option>
+            <option value="left">Left hand</option>
+            {piece.staves > 1 && <option value="both">Both hands</option>}
+          </select>
+        )}
+      </Field>
+      <NumberField label="Quarter notes a minute" name="tempo" form={form} />
+      {said !== null && (
+        <p className="-mt-2 text-xs text-soft">
+          {said.source === null
+            ? "The file states no tempo; this one is assumed."
+            : `As the file states, ${said.source}.`}
+        </p>
+      )}
+      <Field label="Touch">
+        {(id) => (
+          <select id={id} className={INPUT_LOOK} {...register("touch")}>
+            <option value="legato">Legato</option>
+            <option value="detached">Detached</option>
+          </select>
+        )}
+      </Field>
+      <label className="flex min-h-11 items-center gap-3 text-sm">
+        <input type="checkbox" className="size-5 accent-velvet" {...register("pedal")} /> The pedal may carry notes on
+      </label>
+      {complaint && (
+        <p role="alert" className="text-sm text-vermilion">
+          {complaint}
+        </p>
+      )}
+      <Button type="submit" look="main" disabled={isSubmitting}>
+        Open on the Bench
+      </Button>
+    </form>
+  );
+}
+
+interface NumberProps {
+  readonly label: string;
+  readonly name: "fromBar" | "toBar" | "tempo";
+  readonly form: ReturnType<typeof useNewPassage>["form"];
+}
+
+function NumberField({ label, name, form: { register, errors } }: NumberProps) {
+  return (
+    <Field label={label} error={errors[name]?.message}>
+      {(id, by) => (
+        <input
+          id={id}
+          type="number"
+          aria-describedby={by}
+          className={INPUT_LOOK}
+          {...register(name, { valueAsNumber: true })}
+        />
+      )}
+    </Field>
+  );
+}
+
+/** The form: begun at the bar pointed at, with the tempo of the file until another is typed. */
+function useNewPassage(piece: PieceData, from: Props["from"]) {
   const router = useRouter();
   const [complaint, setComplaint] = useState<string | null>(null);
   const {
@@ -84,97 +168,18 @@ export function NewPassage({ piece, from = null }: Props) {
     if (!isTyped) resetField("tempo", { defaultValue: said.tempo });
   }, [said.tempo, isTyped, resetField]);
   const [id, renew] = useState(() => newId());
-  const submit = handleSubmit(async (values) => {
+  const keep = handleSubmit(async (values) => {
     setComplaint(null);
     const answer = await send(`passages of ${piece.id}`, () => newPassage({ ...values, id, pieceId: piece.id }));
     renew(newId());
     if (answer.ok) router.push(`/bench/${answer.value.passageId}`);
     else setComplaint(answer.message);
   });
-  return (
-    <form onSubmit={(event) => void submit(event)} noValidate aria-label="New passage" className="flex flex-col gap-3">
-      <h2 className="font-serif text-xl">A new passage</h2>
-      <Field label="Name" error={errors.title?.message}>
-        {(id, by) => (
-          <input
-            id={id}
-            aria-describedby={by}
-            aria-invalid={by !== undefined}
-            className={INPUT_LOOK}
-            {...register("title")}
-          />
-        )}
-      </Field>
-      <div className="grid grid-cols-2 gap-3">
-        <Field label="From bar" error={errors.fromBar?.message}>
-          {(id, by) => (
-            <input
-              id={id}
-              type="number"
-              aria-describedby={by}
-              className={INPUT_LOOK}
-              {...register("fromBar", { valueAsNumber: true })}
-            />
-          )}
-        </Field>
-        <Field label="To bar" error={errors.toBar?.message}>
-          {(id, by) => (
-            <input
-              id={id}
-              type="number"
-              aria-describedby={by}
-              className={INPUT_LOOK}
-              {...register("toBar", { valueAsNumber: true })}
-            />
-          )}
-        </Field>
-      </div>
-      <Field label="Hands">
-        {(id) => (
-          <select id={id} className={INPUT_LOOK} {...register("hands")}>
-            <option value="right">Right hand</option>
-            <option value="left">Left hand</option>
-            {piece.staves > 1 && <option value="both">Both hands</option>}
-          </select>
-        )}
-      </Field>
-      <Field label="Quarter notes a minute" error={errors.tempo?.message}>
-        {(id, by) => (
-          <input
-            id={id}
-            type="number"
-            aria-describedby={by}
-            className={INPUT_LOOK}
-            {...register("tempo", { valueAsNumber: true })}
-          />
-        )}
-      </Field>
-      {!isTyped && (
-        <p className="-mt-2 text-xs text-soft">
-          {said.source === null
-            ? "The file states no tempo; this one is assumed."
-            : `As the file states, ${said.source}.`}
-        </p>
-      )}
-      <Field label="Touch">
-        {(id) => (
-          <select id={id} className={INPUT_LOOK} {...register("touch")}>
-            <option value="legato">Legato</option>
-            <option value="detached">Detached</option>
-          </select>
-        )}
-      </Field>
-      <label className="flex min-h-11 items-center gap-3 text-sm">
-        <input type="checkbox" className="size-5 accent-velvet" {...register("pedal")} /> The pedal may carry notes on
-      </label>
-      {complaint && (
-        <p role="alert" className="text-sm text-vermilion">
-          {complaint}
-        </p>
-      )}
-      <Button type="submit" look="main" disabled={isSubmitting}>
-        Open on the Bench
-      </Button>
-    </form>
-  );
+  return {
+    form: { register, errors, isSubmitting },
+    /** The tempo that the file states there, and where it does; null where another was typed. */
+    said: isTyped ? null : said,
+    submit: (event: FormEvent) => void keep(event),
+    complaint,
+  };
 }

@@ -1,6 +1,4 @@
-/** The two themes: paper for daylight, stage for dim rooms. */
-export type Theme = "paper" | "stage";
-
+/** Where it is kept which theme the room has: paper for daylight, stage for dim rooms. */
 export const THEME_KEY = "velvet-theme";
 
 /** Runs before the first paint, so that a dim room is not lit up. */

@@ -5,7 +5,7 @@ import { useMemo } from "react";
 import type { OptionJudged } from "../passage-in-hand/option-cards";
 
 /** Fingerings that can be held against one another at once. */
-export const MOST_CHOSEN = 4;
+const MOST_CHOSEN = 4;
 
 /** The fingerings held against one another, by their letters in the address: two to four, the first two where not said. */
 export function useChosen(all: readonly OptionJudged[]): {

@@ -8,7 +8,7 @@ import { RELATIONS, type RelationName } from "./relations";
 import { runsAlong, type Run } from "./runs";
 
 /** Lines longer than this in onsets are not searched for figures: the work grows with the square. */
-export const LONGEST_SEARCHED = 600;
+const LONGEST_SEARCHED = 600;
 
 /** A run of one hand's onsets that answers another by a relation. */
 export interface Answer extends Run {

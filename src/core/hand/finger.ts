@@ -13,10 +13,6 @@ const NAMES: Record<Finger, string> = {
   5: "little finger",
 };
 
-export function isFinger(value: unknown): value is Finger {
-  return FINGERS.includes(value as Finger);
-}
-
 export function fingerName(finger: Finger): string {
   return NAMES[finger];
 }

@@ -23,7 +23,7 @@ export interface PairMeasured {
 }
 
 /** A figure of a hand in mm, measured or estimated, with the range in which it may well lie. */
-export interface Figure {
+interface Figure {
   readonly mm: number;
   readonly measured: boolean;
   readonly range: readonly [number, number];

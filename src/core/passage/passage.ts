@@ -7,7 +7,7 @@ import { remedied, type NoteRemedies } from "./remedied";
 
 export type Touch = "legato" | "detached";
 export const ARPEGGIOS = ["bound", "carried"] as const;
-export type Arpeggios = (typeof ARPEGGIOS)[number];
+type Arpeggios = (typeof ARPEGGIOS)[number];
 export type Hands = Side | "both";
 
 /** How a passage is to be played. */
@@ -108,7 +108,7 @@ export function handOf(note: Note, passage: Passage): Side {
 }
 
 /** The hand a note is written for: the one its chord is given to over both staves, else its staff's. */
-export function writtenHandOf(note: Note, passage: Passage): Side {
+function writtenHandOf(note: Note, passage: Passage): Side {
   if (note.hand) return note.hand;
   if (passage.staves === 1) return passage.hands === "left" ? "left" : "right";
   return note.staff === 1 ? "right" : "left";

@@ -15,7 +15,7 @@ export type NoteRemedy =
   /** Let go after so many quarter notes; the pedal sounds on. */
   | { readonly kind: "shorter"; readonly duration: Beats };
 
-export interface Rolled {
+interface Rolled {
   readonly kind: "roll";
   /** Strokes from the beat: 0 on it, negative before it, positive after it. */
   readonly place: number;

@@ -8,7 +8,7 @@ export type Grade = "relaxed" | "working" | "strained" | "out-of-reach";
 export const GRADES: readonly Grade[] = ["relaxed", "working", "strained", "out-of-reach"];
 
 /** Strain up to which a placement counts as relaxed: a flat hand or a leaning one, open no farther than relaxed. A choice. */
-export const RELAXED = Math.max(PLACEMENT.shapeStrain.flat, PLACEMENT.tiltStrain);
+const RELAXED = Math.max(PLACEMENT.shapeStrain.flat, PLACEMENT.tiltStrain);
 
 /** relaxed, working up to the comfortable limit, strained up to the widest, or out of reach. */
 export function gradeOf(placement: Placement): Grade {

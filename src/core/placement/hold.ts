@@ -5,10 +5,10 @@ import type { Placements } from "./placements";
 import { solvePlacement } from "./solve";
 
 /** The easiest way one hand holds some keys, over all fingers in their natural order. */
-export type KeysHeld = { readonly kind: "held"; readonly holds: readonly Hold[]; readonly placement: Held };
+type KeysHeld = { readonly kind: "held"; readonly holds: readonly Hold[]; readonly placement: Held };
 
 /** No fingers hold the keys: why, and for the fingers that come nearest what is short. */
-export interface KeysBeyond {
+interface KeysBeyond {
   readonly kind: "out-of-reach";
   readonly keys: number;
   readonly free: number;

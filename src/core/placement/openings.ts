@@ -18,14 +18,14 @@ export interface PairBound {
 }
 
 /** mm to which a pair opens at a strain from 0 to 100. */
-export function widestAt({ widestRelaxed, widestComfortable, widestPractical }: Limits, strain: number): number {
+function widestAt({ widestRelaxed, widestComfortable, widestPractical }: Limits, strain: number): number {
   return strain <= COMFORT
     ? widestRelaxed + ((widestComfortable - widestRelaxed) * strain) / COMFORT
     : widestComfortable + ((widestPractical - widestComfortable) * (strain - COMFORT)) / COMFORT;
 }
 
 /** mm to which a pair closes at a strain from 0 to 100. */
-export function leastAt({ leastRelaxed, leastComfortable, leastPractical }: Limits, strain: number): number {
+function leastAt({ leastRelaxed, leastComfortable, leastPractical }: Limits, strain: number): number {
   return strain <= COMFORT
     ? leastRelaxed + ((leastComfortable - leastRelaxed) * strain) / COMFORT
     : leastComfortable + ((leastPractical - leastComfortable) * (strain - COMFORT)) / COMFORT;
@@ -102,7 +102,7 @@ export function placeWithin(bounds: Bounds, wishes: readonly number[]): readonly
 }
 
 /** Strain is found to within this. */
-export const STRAIN_STEP = 1e-3;
+const STRAIN_STEP = 1e-3;
 
 /** The least strain at which all tips find a place, up to a limit; Infinity when there is none. */
 export function leastStrain(tips: readonly Interval[], pairs: readonly PairBound[], upTo: number): number {

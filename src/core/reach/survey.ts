@@ -29,7 +29,7 @@ export interface BarSurveyed {
   readonly left: Demand | null;
 }
 
-export interface Demand {
+interface Demand {
   readonly grade: Grade;
   readonly strain: number;
 }

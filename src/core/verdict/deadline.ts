@@ -1,7 +1,7 @@
 import { dayAfter, daysBetween, type Day } from "../time/days";
 
 /** Not deciding is the worst choice: learning cannot start. All are choices. */
-export const DECIDING = {
+const DECIDING = {
   /** Share of the days left to the concert that may go into trying, and the days at least and at most. */
   share: 0.1,
   least: 2,

@@ -2,7 +2,7 @@ import { daysBetween, type Day } from "../time/days";
 
 /** What was decided about a passage, event by event; the newest counts, none is ever changed. */
 export const VERDICT_KINDS = ["undecided", "taken", "reviewed", "reopened", "known"] as const;
-export type VerdictKind = (typeof VERDICT_KINDS)[number];
+type VerdictKind = (typeof VERDICT_KINDS)[number];
 
 export interface VerdictEvent {
   readonly kind: VerdictKind;

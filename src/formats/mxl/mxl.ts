@@ -11,7 +11,7 @@ export interface Package {
 }
 
 /** Unpacked bytes past this are refused. */
-export const LARGEST_UNPACKED = 60 * 1024 * 1024;
+const LARGEST_UNPACKED = 60 * 1024 * 1024;
 const MOST_FILES = 2000;
 const CONTAINER = "META-INF/container.xml";
 /** Elements of a container, which names one file, at most. */

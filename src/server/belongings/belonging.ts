@@ -1,7 +1,7 @@
 import type { Db } from "@/db/client";
 
 /** Something that was taken away, as it is listed. */
-export interface GoneListed {
+interface GoneListed {
   readonly id: string;
   readonly title: string;
   /** What it belongs to, where its title alone does not tell. */

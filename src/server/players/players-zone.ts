@@ -3,7 +3,7 @@ import { zoneNamed, type Zone } from "@/core/time/zone";
 import { serverZone } from "./day";
 
 /** The cookie in which a page says in which zone its player is. */
-export const ZONE_COOKIE = "velvet-zone";
+const ZONE_COOKIE = "velvet-zone";
 
 /** The zone of the player whose request is being answered. */
 export async function playersZone(): Promise<Zone> {

@@ -20,7 +20,7 @@ import { handOf, handsAsked, playedNotes } from "@/core/passage/passage";
 /** Searches that the server needs. All of them run in a thread of their own; see pool.ts. */
 
 /** What a search keeps to, of one option. */
-export interface OptionToFinger {
+interface OptionToFinger {
   readonly id: string;
   readonly origin: "solved" | "printed" | "typed";
   readonly leaning: LeaningId;

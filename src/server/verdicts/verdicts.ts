@@ -11,7 +11,7 @@ import { serverZone, today } from "../players/day";
 import { GONE } from "../passages/gone";
 import { text } from "../text";
 
-export const DayAsked = z.iso.date("This is not a day.").transform((text) => day(text));
+const DayAsked = z.iso.date("This is not a day.").transform((text) => day(text));
 
 export const VerdictAsked = z
   .object({

@@ -7,7 +7,7 @@ import type { PassageView } from "../../passage-in-hand/use-view";
 import { stepOf } from "../../passage-in-hand/words";
 
 /** A stretch of notes chosen together. */
-export interface Stretch {
+interface Stretch {
   /** In the order of the music; none where nothing is chosen together. */
   readonly notes: readonly NoteId[];
   /** Places of its first and last step. */

@@ -17,7 +17,7 @@ export interface LaneSeries {
   readonly unit: string;
 }
 
-export interface LanePoint {
+interface LanePoint {
   readonly note: NoteId;
   readonly value: number;
   /** What it says in full. */
@@ -44,8 +44,7 @@ export interface PlanLane {
   series(hand: HandPlan, on: Instrument): LaneSeries;
 }
 
-export const LANE_IDS = ["turn", "height", "in-out", "sideways", "shape", "release"] as const;
-export type LaneId = (typeof LANE_IDS)[number];
+export type LaneId = "turn" | "height" | "in-out" | "sideways" | "shape" | "release";
 
 /** mm or degrees that a lane shows at least, so that nothing small looks large. */
 const LEAST_RANGE = 12;

@@ -89,48 +89,16 @@ function Hand({ places, lane, side, series, two, selected, onSelect }: HandProps
       ))}
       {lane.kind === "line" && <path d={path} fill="none" stroke="var(--ink)" strokeWidth={1.1} />}
       {shown.map((p, i) => (
-        <g key={p.note} className="cursor-pointer" onClick={() => onSelect(p.note)}>
-          <title>{p.words}</title>
-          <rect
-            x={p.x - 9}
-            y={0}
-            width={18}
-            height={HEIGHT}
-            className="print:hidden"
-            fill={selected === p.note ? "var(--velvet)" : "transparent"}
-            opacity={selected === p.note ? 0.12 : 1}
-          />
-          {lane.kind === "bars" ? (
-            <rect
-              x={p.x - 1.5}
-              y={Math.min(y(0), y(p.value))}
-              width={3}
-              height={Math.max(1, Math.abs(y(p.value) - y(0)))}
-              fill="var(--ink)"
-            />
-          ) : (
-            <circle cx={p.x} cy={y(p.value)} r={1.8} fill="var(--ink)" />
-          )}
-          {p.beyond && (
-            <path
-              d={`M ${p.x - 3} ${HEIGHT - 8} l 6 6 M ${p.x + 3} ${HEIGHT - 8} l -6 6`}
-              stroke="var(--ink)"
-              strokeWidth={1.3}
-            />
-          )}
-          {lane.id === "shape" && p.words.split(":")[0] !== shown[i - 1]?.words.split(":")[0] && (
-            <text
-              x={p.x - 4}
-              y={y(p.value) > HEIGHT / 2 ? y(p.value) - 4 : y(p.value) + 11}
-              fontSize={10}
-              fontFamily="var(--font-serif)"
-              fontStyle="italic"
-              fill="var(--ink)"
-            >
-              {p.words.split(":")[0]}
-            </text>
-          )}
-        </g>
+        <PointShown
+          key={p.note}
+          point={p}
+          y={y(p.value)}
+          zero={y(0)}
+          kind={lane.kind}
+          named={lane.id === "shape" && nameOf(p) !== (i > 0 ? nameOf(shown[i - 1]!) : null) ? nameOf(p) : null}
+          isSelected={selected === p.note}
+          onSelect={onSelect}
+        />
       ))}
       {unit !== "" && (
         <text x={0} y={HEIGHT - 4} fontSize={9} fill="var(--ink-soft)" fontFamily="var(--font-sans)">
@@ -139,6 +107,65 @@ function Hand({ places, lane, side, series, two, selected, onSelect }: HandProps
       )}
     </svg>
   );
+}
+
+interface PointProps {
+  readonly point: LaneSeries["points"][number] & { readonly x: number };
+  /** Where its value lies, and where nought does. */
+  readonly y: number;
+  readonly zero: number;
+  readonly kind: DrawnLane["kind"];
+  /** A name written at it; null for none. */
+  readonly named: string | null;
+  readonly isSelected: boolean;
+  readonly onSelect: (note: NoteId) => void;
+}
+
+/** What a lane says at one onset. */
+function PointShown({ point: { x, note, words, beyond }, y, zero, kind, named, isSelected, onSelect }: PointProps) {
+  return (
+    <g className="cursor-pointer" onClick={() => onSelect(note)}>
+      <title>{words}</title>
+      <rect
+        x={x - 9}
+        y={0}
+        width={18}
+        height={HEIGHT}
+        className="print:hidden"
+        fill={isSelected ? "var(--velvet)" : "transparent"}
+        opacity={isSelected ? 0.12 : 1}
+      />
+      {kind === "bars" ? (
+        <rect x={x - 1.5} y={Math.min(zero, y)} width={3} height={Math.max(1, Math.abs(y - zero))} fill="var(--ink)" />
+      ) : (
+        <circle cx={x} cy={y} r={1.8} fill="var(--ink)" />
+      )}
+      {beyond && (
+        <path
+          d={`M ${x - 3} ${HEIGHT - 8} l 6 6 M ${x + 3} ${HEIGHT - 8} l -6 6`}
+          stroke="var(--ink)"
+          strokeWidth={1.3}
+        />
+      )}
+      {named !== null && (
+        <text
+          x={x - 4}
+          y={y > HEIGHT / 2 ? y - 4 : y + 11}
+          fontSize={10}
+          fontFamily="var(--font-serif)"
+          fontStyle="italic"
+          fill="var(--ink)"
+        >
+          {named}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** The name of a shape: what its words begin with. */
+function nameOf({ words }: { readonly words: string }): string {
+  return words.split(":")[0]!;
 }
 
 /** Limits are dotted, whatever they limit. */

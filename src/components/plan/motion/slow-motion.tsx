@@ -14,7 +14,7 @@ import { SideView, type SeenFromSide } from "./side-view";
 import type { SlowMotionInHand } from "./use-slow-motion";
 
 /** A plan shown in motion, under its option's letter. */
-export interface Shown {
+interface Shown {
   readonly name: string;
   readonly plan: Plan;
 }
@@ -38,50 +38,12 @@ const STILL_MS = 20;
 
 /** The plan in slow motion: from above, from the side, another option in step with it, and what to keep an eye on. */
 export function SlowMotion({ motion, range: [from, to], shown, beside, others, onBeside, instrument, keys }: Props) {
-  const { ms, running, speed } = motion;
+  const { ms } = motion;
   const all = beside ? [shown, beside] : [shown];
   const seen = seenAt(shown.plan, ms);
   return (
     <div role="group" aria-label="Slow motion">
-      <div className="flex flex-wrap items-center gap-2 text-sm">
-        <Button className="w-11 px-0!" aria-label="One still back" onClick={() => motion.seek(ms - STILL_MS)}>
-          <ChevronLeft size={16} aria-hidden />
-        </Button>
-        <Button className="w-11 px-0!" aria-label={running ? "Hold still" : "Move"} onClick={motion.toggle}>
-          {running ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
-        </Button>
-        <Button className="w-11 px-0!" aria-label="One still on" onClick={() => motion.seek(ms + STILL_MS)}>
-          <ChevronRight size={16} aria-hidden />
-        </Button>
-        <Picked
-          label="Speed"
-          value={String(speed)}
-          options={SPEEDS.map((s) => [String(s), s === 1 ? "full" : `1 in ${Math.round(1 / s)}`])}
-          onChange={(value) => motion.setSpeed(Number(value))}
-        />
-        {others.length > 0 && (
-          <Picked
-            label="In step"
-            value={beside?.name ?? ""}
-            options={[["", "alone"], ...others.map((name): [string, string] => [name, `with ${name}`])]}
-            onChange={(value) => onBeside(value === "" ? null : value)}
-          />
-        )}
-        <Slider.Root
-          className="relative flex h-11 min-w-32 flex-1 touch-none items-center"
-          min={from}
-          max={to}
-          step={1}
-          value={[Math.round(ms)]}
-          onValueChange={([at]) => motion.seek(at!)}
-        >
-          <Slider.Track className="relative h-px w-full bg-ink">
-            <Slider.Range className="absolute h-px bg-velvet" />
-          </Slider.Track>
-          <Slider.Thumb aria-label="Moment" className="block size-5 rounded-full border-2 border-velvet bg-paper" />
-        </Slider.Root>
-        <output className="w-20 text-right tabular-nums">{((ms - from) / 1000).toFixed(2)} s</output>
-      </div>
+      <Moving motion={motion} range={[from, to]} beside={beside} others={others} onBeside={onBeside} />
       <div className="grid grid-cols-[1fr_13rem] gap-2">
         <div>
           {all.map(({ name, plan }) => (
@@ -123,6 +85,58 @@ export function SlowMotion({ motion, range: [from, to], shown, beside, others, o
           ))}
         </div>
       </div>
+    </div>
+  );
+}
+
+/** Moving, holding still, how fast, and what stands in step with it. */
+function Moving({
+  motion,
+  range: [from, to],
+  beside,
+  others,
+  onBeside,
+}: Pick<Props, "motion" | "range" | "beside" | "others" | "onBeside">) {
+  const { ms, running, speed } = motion;
+  return (
+    <div className="flex flex-wrap items-center gap-2 text-sm">
+      <Button className="w-11 px-0!" aria-label="One still back" onClick={() => motion.seek(ms - STILL_MS)}>
+        <ChevronLeft size={16} aria-hidden />
+      </Button>
+      <Button className="w-11 px-0!" aria-label={running ? "Hold still" : "Move"} onClick={motion.toggle}>
+        {running ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
+      </Button>
+      <Button className="w-11 px-0!" aria-label="One still on" onClick={() => motion.seek(ms + STILL_MS)}>
+        <ChevronRight size={16} aria-hidden />
+      </Button>
+      <Picked
+        label="Speed"
+        value={String(speed)}
+        options={SPEEDS.map((s) => [String(s), s === 1 ? "full" : `1 in ${Math.round(1 / s)}`])}
+        onChange={(value) => motion.setSpeed(Number(value))}
+      />
+      {others.length > 0 && (
+        <Picked
+          label="In step"
+          value={beside?.name ?? ""}
+          options={[["", "alone"], ...others.map((name): [string, string] => [name, `with ${name}`])]}
+          onChange={(value) => onBeside(value === "" ? null : value)}
+        />
+      )}
+      <Slider.Root
+        className="relative flex h-11 min-w-32 flex-1 touch-none items-center"
+        min={from}
+        max={to}
+        step={1}
+        value={[Math.round(ms)]}
+        onValueChange={([at]) => motion.seek(at!)}
+      >
+        <Slider.Track className="relative h-px w-full bg-ink">
+          <Slider.Range className="absolute h-px bg-velvet" />
+        </Slider.Track>
+        <Slider.Thumb aria-label="Moment" className="block size-5 rounded-full border-2 border-velvet bg-paper" />
+      </Slider.Root>
+      <output className="w-20 text-right tabular-nums">{((ms - from) / 1000).toFixed(2)} s</output>
     </div>
   );
 }

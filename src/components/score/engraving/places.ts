@@ -11,7 +11,7 @@ export interface LinePlaces {
   readonly signs?: readonly Box[];
 }
 
-export interface Box {
+interface Box {
   readonly left: number;
   readonly right: number;
   readonly top: number;

@@ -6,7 +6,7 @@ import type { Fingering } from "@/core/fingering/study/fingering";
 import { fingeringWorker } from "@/worker/clients";
 import { telling } from "@/worker/progress";
 
-export type Sweeping =
+type Sweeping =
   | { readonly state: "working"; readonly share: number }
   | { readonly state: "stopped" }
   | { readonly state: "done"; readonly sweep: Sweep };

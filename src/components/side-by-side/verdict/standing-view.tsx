@@ -62,7 +62,7 @@ function DeadlineForm({ data, inHand }: Props) {
       onSubmit={(event) => {
         event.preventDefault();
         if (!decideOn) return inHand.complain("Choose the day by which to decide.");
-        inHand.say({ kind: "undecided", decideOn: decideOn as Day });
+        void inHand.say({ kind: "undecided", decideOn: decideOn as Day });
       }}
     >
       <label className="flex flex-col gap-1 text-soft">

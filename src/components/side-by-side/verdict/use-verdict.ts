@@ -11,7 +11,7 @@ import { useKeeping } from "../../keeping/use-keeping";
 import { newId } from "../../new-id";
 
 /** An event on its way to the server. */
-export interface VerdictSent {
+interface VerdictSent {
   readonly id: string;
   readonly kind: VerdictData["kind"];
   readonly fingeringId: string | null;

@@ -6,7 +6,7 @@ import type { Placements } from "../../placement/placements";
 import type { Frame, Press } from "../frames/frame";
 import type { Weights } from "./weights";
 
-export type Unit = "mm" | "ms" | "Hz" | "notes" | "mm x ms";
+type Unit = "mm" | "ms" | "Hz" | "notes" | "mm x ms";
 
 /**
  * What a cause may look at: up to three consecutive frames, the last of them now, with the hand, the

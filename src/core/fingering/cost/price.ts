@@ -8,7 +8,7 @@ import { CAUSES } from "./causes";
 import { isCarried } from "./join";
 
 /** One cause found at one stroke. */
-export interface Finding extends Found {
+interface Finding extends Found {
   readonly cause: string;
   readonly stroke: Stroke;
 }

@@ -11,7 +11,7 @@ export interface Sweep {
   readonly flips: readonly Flip[];
 }
 
-export interface Curve {
+interface Curve {
   /** Mean strain at each tempo. */
   readonly strain: readonly number[];
   /** Of each cause that is found at any tempo, the share of the mean strain at each. */

@@ -35,7 +35,7 @@ export function leaningConditions(
 }
 
 /** The k best by a leaning, best first, its totals in its own weights. */
-export function* solvingLeaning(
+function* solvingLeaning(
   study: Study,
   leaning: Leaning,
   conditions: Conditions,

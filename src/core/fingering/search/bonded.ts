@@ -24,7 +24,7 @@ export interface Bonded {
 }
 
 /** Onsets searched, again and again, after which the exact way is given up for the descent. */
-export const MOST_ONSETS = 400_000;
+const MOST_ONSETS = 400_000;
 
 /**
  * The fingering of least cost in which the strokes of each bond have the same finger, exactly: branch and bound.

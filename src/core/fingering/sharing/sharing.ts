@@ -25,13 +25,13 @@ export interface Shared {
 }
 
 /** A run of notes that one hand takes from the other. */
-export interface Bracket {
+interface Bracket {
   readonly side: Side;
   readonly notes: readonly NoteId[];
 }
 
 /** Ways kept from one moment to the next, in all: a short passage is searched wider. */
-export const WAYS_IN_ALL = 80_000;
+const WAYS_IN_ALL = 80_000;
 
 /**
  * The best way found to share a passage between the hands and finger it, over all splits that the wishes allow and

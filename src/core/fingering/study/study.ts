@@ -39,7 +39,7 @@ export interface Judged {
   readonly notes: Readonly<Record<NoteId, NoteJudged>>;
 }
 
-export interface NoteJudged {
+interface NoteJudged {
   readonly strain: number;
   /** Largest first. */
   readonly causes: readonly CauseJudged[];

@@ -20,7 +20,7 @@ export interface Clearance {
   readonly gains: readonly ClearanceGain[];
 }
 
-export interface ClearanceGain {
+interface ClearanceGain {
   readonly change: "angle" | "tilt" | "depth" | "height";
   readonly mm: number;
 }

@@ -20,7 +20,7 @@ export interface OwnSign {
 }
 
 /** A touch that the player has chosen for a group, by its first note. */
-export interface TouchMark {
+interface TouchMark {
   readonly source: Source;
   readonly start: StrokeStart;
   readonly end: StrokeEnd;

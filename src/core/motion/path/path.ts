@@ -56,7 +56,7 @@ export interface Path {
   readonly ways: Readonly<Record<Coordinate, Way>>;
 }
 
-export const COORDINATES = ["x", "depth", "height", "yaw", "roll"] as const;
+const COORDINATES = ["x", "depth", "height", "yaw", "roll"] as const;
 export type Coordinate = (typeof COORDINATES)[number];
 
 /** Rounds of turning and going in after one another; each only lowers the whole. */

@@ -34,7 +34,7 @@ export interface Place {
 }
 
 /** Shapes solved anew for a plan, kept as long as it is made. */
-export type Solved = Map<string, Held | null>;
+type Solved = Map<string, Held | null>;
 
 /** The place of each onset: the easiest placement in the shape that its texture asks for, or in the easiest shape. */
 export function placesOf(task: Task, frames: readonly Frame[]): readonly Place[] {

@@ -36,6 +36,6 @@ function moved(predicament: Predicament, count: number): readonly Proposal[] {
   ];
 }
 
-export function named(down: readonly Down[]): string {
+function named(down: readonly Down[]): string {
   return down.map((d) => pitchName(d.key)).join(" and ");
 }
