@@ -15,12 +15,20 @@ const transform = {
 /** Names that code in a test would else look up through its sandbox each time: the core's arithmetic is many times slower then. */
 const sandboxInjectedGlobals = [
   ...["Math", "Infinity", "Number", "Object", "Array", "Map", "Set", "WeakMap", "Symbol", "JSON", "String"],
-  ...["Int8Array", "Uint8Array", "Int16Array", "Uint16Array", "Int32Array", "Uint32Array", "Float32Array", "Float64Array"],
+  ...[
+    "Int8Array",
+    "Uint8Array",
+    "Int16Array",
+    "Uint16Array",
+    "Int32Array",
+    "Uint32Array",
+    "Float32Array",
+    "Float64Array",
+  ],
   ...["BigInt", "Error", "Promise"],
 ];
 const shared = {
   transform,
-  sandboxInjectedGlobals,
   setupFilesAfterEnv: ["<rootDir>/tests/support/patience.ts"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
   transformIgnorePatterns: [
@@ -34,6 +42,7 @@ const config = {
   projects: [
     {
       ...shared,
+      sandboxInjectedGlobals,
       displayName: "unit",
       testEnvironment: "node",
       testMatch: [
@@ -54,6 +63,7 @@ const config = {
     },
     {
       ...shared,
+      sandboxInjectedGlobals,
       displayName: "database",
       testEnvironment: "node",
       testMatch: ["<rootDir>/src/**/*.db.test.ts", "<rootDir>/tests/**/*.db.test.ts"],
