@@ -14,10 +14,10 @@ import { barsOf, surveying, type SurveyData } from "@/core/reach/survey";
 import { beats } from "@/core/time/beats";
 import { passageOfKeys } from "@/core/passage/of-keys";
 import { figuresOf } from "@/core/figures/find";
-import { offering } from "@/core/fingering/options/offering";
+import { offering } from "@/core/options/offering";
 import { planOf } from "@/core/motion/plan/plan";
-import { share } from "@/core/fingering/sharing/sharing";
-import { worthShowing } from "@/core/fingering/options/worth-showing";
+import { share } from "@/core/options/sharing/sharing";
+import { worthShowing } from "@/core/options/worth-showing";
 import { seeded, type Seeded } from "../tests/support/seeded";
 
 /** `npm run bench`: prints figures of speed. Nothing here passes or fails. */

@@ -1,5 +1,5 @@
-import { bestLeaning } from "@/core/fingering/options/leaning-study";
-import { balanced } from "@/core/fingering/options/leanings/balanced";
+import { bestLeaning } from "@/core/options/leaning-study";
+import { balanced } from "@/core/options/leanings/balanced";
 import { notesAsked, type Study } from "@/core/fingering/study/study";
 import type { Fingering } from "@/core/fingering/study/fingering";
 import { handOfRulerSpan } from "@/core/hand/hand";

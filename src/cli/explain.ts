@@ -1,10 +1,10 @@
 import { figuresOf } from "@/core/figures/find";
 import { trapsOf } from "@/core/figures/traps";
 import { adviceOn, type Change } from "@/core/fingering/explain/advice";
-import { conflictsOf } from "@/core/fingering/asked/conflicts";
-import { bestLeaning } from "@/core/fingering/options/leaning-study";
-import { leaningById } from "@/core/fingering/options/leanings";
-import { printedDigits } from "@/core/fingering/options/first-options";
+import { conflictsOf } from "@/core/options/asked/conflicts";
+import { bestLeaning } from "@/core/options/leaning-study";
+import { leaningById } from "@/core/options/leanings";
+import { printedDigits } from "@/core/options/first-options";
 import { partsOf } from "@/core/fingering/explain/parts";
 import { bestFingerings, judge, type Judged, type Study } from "@/core/fingering/study/study";
 import { handOf } from "@/core/passage/passage";

@@ -1,4 +1,4 @@
-import { printedDigits } from "@/core/fingering/options/first-options";
+import { printedDigits } from "@/core/options/first-options";
 import { bestFingerings } from "@/core/fingering/study/study";
 import { offCentre } from "@/core/motion/path/centre";
 import type { HandPlan } from "@/core/motion/plan/hand-plan";

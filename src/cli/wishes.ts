@@ -1,10 +1,10 @@
 import { parseArgs, type ParseArgsConfig } from "node:util";
 import { z } from "zod";
 import { TYING } from "@/core/figures/tying";
-import type { Conditions } from "@/core/fingering/asked/conditions";
+import type { Conditions } from "@/core/fingering/search/conditions";
 import type { Pins } from "@/core/fingering/study/fingering";
-import { LEANING_IDS } from "@/core/fingering/options/leanings";
-import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
+import { LEANING_IDS } from "@/core/options/leanings";
+import { ALLOWED, EASIER } from "@/core/options/sharing/wishes";
 import type { Finger, Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import { ARPEGGIOS, TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";

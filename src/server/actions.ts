@@ -1,7 +1,7 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import type { FingeringWishes } from "@/core/fingering/asked/wishes";
+import type { FingeringWishes } from "@/core/options/asked/wishes";
 import { isSame } from "@/core/merge";
 import type { PlanMarks } from "@/core/motion/marks/plan-marks";
 import type { HandsTaken } from "@/core/passage/passage";

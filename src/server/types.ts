@@ -1,6 +1,6 @@
-import type { RuledOut } from "@/core/fingering/asked/conditions";
-import type { LeaningId } from "@/core/fingering/options/leanings";
-import type { FingeringWishes } from "@/core/fingering/asked/wishes";
+import type { RuledOut } from "@/core/fingering/search/conditions";
+import type { LeaningId } from "@/core/options/leanings";
+import type { FingeringWishes } from "@/core/options/asked/wishes";
 import type { PlanMarks } from "@/core/motion/marks/plan-marks";
 import type { Day } from "@/core/time/days";
 import type { Entry } from "@/core/entry/entry";

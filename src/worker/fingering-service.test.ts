@@ -1,4 +1,4 @@
-import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES } from "@/core/options/asked/wishes";
 import { passageOfKeys } from "@/core/passage/of-keys";
 import type { Pins } from "@/core/fingering/study/fingering";
 import type { Fingering } from "@/core/fingering/study/fingering";

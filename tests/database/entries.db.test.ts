@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { insertBar, put, remove, toggleKey } from "@/core/entry/changes";
 import { EMPTY_BAR, type Changed, type Entry } from "@/core/entry/entry";
 import { drain } from "@/core/drain";
-import { findingFirstOptions } from "@/core/fingering/options/first-options";
+import { findingFirstOptions } from "@/core/options/first-options";
 import { studyOf } from "@/core/fingering/study/study-data";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";

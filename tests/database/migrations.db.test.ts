@@ -6,7 +6,7 @@ import { migrate } from "drizzle-orm/postgres-js/migrator";
 import { emptyDatabase } from "../support/database";
 import type { Db } from "@/db/client";
 import { migrateToNewest } from "@/db/migrate";
-import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES } from "@/core/options/asked/wishes";
 import { fingeringsOf } from "@/db/queries/fingerings";
 import { passageById } from "@/db/queries/passages";
 import { pieceById } from "@/db/queries/pieces";

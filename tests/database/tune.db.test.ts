@@ -1,8 +1,8 @@
 import { randomUUID } from "node:crypto";
 import { bestFingerings, judge } from "@/core/fingering/study/study";
 import { studyOf } from "@/core/fingering/study/study-data";
-import { leaningStudy } from "@/core/fingering/options/leaning-study";
-import { leaningById } from "@/core/fingering/options/leanings";
+import { leaningStudy } from "@/core/options/leaning-study";
+import { leaningById } from "@/core/options/leanings";
 import { fingered } from "@/core/merits";
 import { weakLoad } from "@/core/merits/weak-load";
 import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/marks/plan-marks";

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES } from "@/core/options/asked/wishes";
 import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { NoteId } from "@/core/passage/note";
-import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES } from "@/core/options/asked/wishes";
 import type { Db } from "@/db/client";
 import { keepEdit } from "@/db/queries/edits";
 import { fingeringsOf } from "@/db/queries/fingerings";

@@ -1,5 +1,5 @@
 import { drain } from "@/core/drain";
-import { findingFirstOptions } from "@/core/fingering/options/first-options";
+import { findingFirstOptions } from "@/core/options/first-options";
 import { studyOf } from "@/core/fingering/study/study-data";
 import type { Hands } from "@/core/passage/passage";
 import type { Db } from "@/db/client";

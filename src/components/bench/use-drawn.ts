@@ -6,7 +6,7 @@ import type { Figure } from "@/core/figures/figure";
 import { isTied } from "@/core/figures/ties";
 import { notesInDoubt } from "@/core/fingering/explain/in-doubt";
 import { positionsOf } from "@/core/fingering/explain/positions";
-import type { FingeringWishes } from "@/core/fingering/asked/wishes";
+import type { FingeringWishes } from "@/core/options/asked/wishes";
 import type { Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import { handOf, type Passage } from "@/core/passage/passage";

@@ -3,7 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { figuresOf } from "@/core/figures/find";
 import { positionsOf } from "@/core/fingering/explain/positions";
 import { notesAsked } from "@/core/fingering/study/study";
-import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES } from "@/core/options/asked/wishes";
 import { fingered, studyOfKeys } from "../../../tests/support/studies";
 
 const share = jest.fn();

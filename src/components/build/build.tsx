@@ -3,7 +3,7 @@
 import { Tabs } from "radix-ui";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo } from "react";
-import { conflictsOf } from "@/core/fingering/asked/conflicts";
+import { conflictsOf } from "@/core/options/asked/conflicts";
 import type { Position } from "@/core/fingering/explain/positions";
 import type { Study } from "@/core/fingering/study/study";
 import type { Note, NoteId } from "@/core/passage/note";

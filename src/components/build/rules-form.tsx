@@ -1,4 +1,4 @@
-import type { FingeringWishes } from "@/core/fingering/asked/wishes";
+import type { FingeringWishes } from "@/core/options/asked/wishes";
 
 type Rules = Pick<FingeringWishes, "noThumbOnBlack" | "noFourthAndFifth">;
 

@@ -2,8 +2,8 @@
 
 import { useState } from "react";
 import { toast } from "sonner";
-import type { SharingWishes } from "@/core/fingering/sharing/wishes";
-import type { FingeringWishes } from "@/core/fingering/asked/wishes";
+import type { SharingWishes } from "@/core/options/sharing/wishes";
+import type { FingeringWishes } from "@/core/options/asked/wishes";
 import type { NoteId } from "@/core/passage/note";
 import type { HandsTaken } from "@/core/passage/passage";
 import { fingeringWorker } from "@/worker/clients";

@@ -3,7 +3,7 @@
 import { useEffect, useState } from "react";
 import type { Figure } from "@/core/figures/figure";
 import type { Tying } from "@/core/figures/tying";
-import type { TyingPrice } from "@/core/fingering/asked/tying-price";
+import type { TyingPrice } from "@/core/options/asked/tying-price";
 import type { Study } from "@/core/fingering/study/study";
 import { fingeringWorker } from "@/worker/clients";
 

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { toast } from "sonner";
-import { mergedWishes, type FingeringWishes } from "@/core/fingering/asked/wishes";
+import { mergedWishes, type FingeringWishes } from "@/core/options/asked/wishes";
 import type { NoteId } from "@/core/passage/note";
 import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
 import { allowOtherHand, giveHands, wish } from "@/server/actions";

@@ -1,5 +1,5 @@
 import { ToggleGroup } from "radix-ui";
-import { leaningById } from "@/core/fingering/options/leanings";
+import { leaningById } from "@/core/options/leanings";
 import type { MeritFound } from "@/core/merits";
 import type { Judged } from "@/core/fingering/study/study";
 import type { OptionData } from "@/server/types";

@@ -1,4 +1,4 @@
-import type { RuledOut } from "@/core/fingering/asked/conditions";
+import type { RuledOut } from "@/core/fingering/search/conditions";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";

@@ -1,5 +1,5 @@
 import { act, renderHook, waitFor } from "@testing-library/react";
-import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES } from "@/core/options/asked/wishes";
 import type { Study } from "@/core/fingering/study/study";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";

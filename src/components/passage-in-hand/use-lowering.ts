@@ -3,7 +3,7 @@
 import { useEffect, useState } from "react";
 import type { Lowering } from "@/core/fingering/explain/lowering";
 import type { Study } from "@/core/fingering/study/study";
-import type { FingeringWishes } from "@/core/fingering/asked/wishes";
+import type { FingeringWishes } from "@/core/options/asked/wishes";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
 import { fingeringWorker } from "@/worker/clients";

@@ -1,6 +1,6 @@
 import { act, renderHook, waitFor } from "@testing-library/react";
 import type { NoteId } from "@/core/passage/note";
-import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES } from "@/core/options/asked/wishes";
 import type { Fingering } from "@/core/fingering/study/fingering";
 import type { OptionData, PassageData } from "@/server/types";
 

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { toast } from "sonner";
-import type { FingeringWishes } from "@/core/fingering/asked/wishes";
+import type { FingeringWishes } from "@/core/options/asked/wishes";
 import { changeOption, walkEdits } from "@/server/actions";
 import type { OptionData, PassageData } from "@/server/types";
 import { fingeringWorker } from "@/worker/clients";

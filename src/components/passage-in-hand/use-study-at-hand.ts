@@ -2,7 +2,7 @@
 
 import { useLayoutEffect, useState } from "react";
 import type { StudyData } from "@/core/fingering/study/study-data";
-import { USUAL_WISHES } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES } from "@/core/options/asked/wishes";
 import { fingeringWorker, openStudy } from "@/worker/clients";
 
 /** Opens a study in the worker, and works its lattice out before the first pin asks for it. */

@@ -1,6 +1,6 @@
 import { act, renderHook, waitFor } from "@testing-library/react";
 import { withNuqsTestingAdapter } from "nuqs/adapters/testing";
-import { USUAL_WISHES, type FingeringWishes } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES, type FingeringWishes } from "@/core/options/asked/wishes";
 import type { Judged, Study } from "@/core/fingering/study/study";
 import { later, type Later } from "../../../tests/support/later";
 import type { OptionJudged } from "./option-cards";

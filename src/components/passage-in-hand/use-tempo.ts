@@ -4,7 +4,7 @@ import { parseAsInteger, useQueryState } from "nuqs";
 import { startTransition, useEffect, useMemo, useState } from "react";
 import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Judged, Study } from "@/core/fingering/study/study";
-import type { FingeringWishes } from "@/core/fingering/asked/wishes";
+import type { FingeringWishes } from "@/core/options/asked/wishes";
 import { TEMPO_RANGE } from "@/core/passage/passage";
 import { fingeringWorker } from "@/worker/clients";
 import type { OptionJudged } from "./option-cards";

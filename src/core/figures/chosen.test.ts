@@ -1,9 +1,9 @@
 import { studyOfKeys } from "../../../tests/support/studies";
 import { drain } from "../drain";
-import { leaningById } from "../fingering/options/leanings";
-import { optionConditions } from "../fingering/asked/option-conditions";
+import { leaningById } from "../options/leanings";
+import { optionConditions } from "../options/asked/option-conditions";
 import { fingering, latticesOf, notesAsked } from "../fingering/study/study";
-import { USUAL_WISHES } from "../fingering/asked/wishes";
+import { USUAL_WISHES } from "../options/asked/wishes";
 import { chosenFigure, tieOf } from "./chosen";
 
 const FIGURE = [60, 64, 67];

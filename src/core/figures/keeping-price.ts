@@ -1,4 +1,4 @@
-import type { Conditions } from "../fingering/asked/conditions";
+import type { Conditions } from "../fingering/search/conditions";
 import { differences, type Fingering, type Pins } from "../fingering/study/fingering";
 import type { Lattice } from "../fingering/search/lattice";
 import type { Progress } from "../fingering/search/search";

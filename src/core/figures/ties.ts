@@ -1,4 +1,4 @@
-import type { Bond } from "../fingering/asked/conditions";
+import type { Bond } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { NoteId } from "../passage/note";
 import type { Tying } from "./tying";

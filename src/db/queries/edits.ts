@@ -1,5 +1,5 @@
 import { and, asc, eq, inArray, sql } from "drizzle-orm";
-import type { RuledOut } from "@/core/fingering/asked/conditions";
+import type { RuledOut } from "@/core/fingering/search/conditions";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Finger } from "@/core/hand/finger";

@@ -1,9 +1,9 @@
 import { and, asc, eq, inArray, isNull, sql, type SQL } from "drizzle-orm";
 import { alias } from "drizzle-orm/pg-core";
-import type { RuledOut } from "@/core/fingering/asked/conditions";
-import type { LeaningId } from "@/core/fingering/options/leanings";
+import type { RuledOut } from "@/core/fingering/search/conditions";
+import type { LeaningId } from "@/core/options/leanings";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
-import { optionName } from "@/core/fingering/options/worth-showing";
+import { optionName } from "@/core/options/worth-showing";
 import type { Db, Tx } from "../client";
 import { edit, fingering, fingeringVersion, passageChange, type origin } from "../schema";
 import { basisOf } from "./basis";

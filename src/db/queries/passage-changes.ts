@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
 import { isSame } from "@/core/merge";
-import { mergedWishes, type FingeringWishes } from "@/core/fingering/asked/wishes";
+import { mergedWishes, type FingeringWishes } from "@/core/options/asked/wishes";
 import { mergedMarks, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
 import type { Db, Tx } from "../client";

@@ -13,8 +13,8 @@ import {
   unique,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { RuledOut } from "@/core/fingering/asked/conditions";
-import { LEANING_IDS, type LeaningId } from "@/core/fingering/options/leanings";
+import type { RuledOut } from "@/core/fingering/search/conditions";
+import { LEANING_IDS, type LeaningId } from "@/core/options/leanings";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import { goneAt } from "./gone";
 import { historyPlace } from "./history";

@@ -14,7 +14,7 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { NoteRemedy } from "@/core/passage/remedied";
-import { USUAL_WISHES, type FingeringWishes } from "@/core/fingering/asked/wishes";
+import { USUAL_WISHES, type FingeringWishes } from "@/core/options/asked/wishes";
 import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import { goneAt } from "./gone";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import type { RuledOut } from "@/core/fingering/asked/conditions";
-import { LEANING_IDS } from "@/core/fingering/options/leanings";
+import type { RuledOut } from "@/core/fingering/search/conditions";
+import { LEANING_IDS } from "@/core/options/leanings";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";

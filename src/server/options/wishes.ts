@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { TYING } from "@/core/figures/tying";
-import type { FingeringWishes } from "@/core/fingering/asked/wishes";
-import { ALLOWED, EASIER } from "@/core/fingering/sharing/wishes";
+import type { FingeringWishes } from "@/core/options/asked/wishes";
+import { ALLOWED, EASIER } from "@/core/options/sharing/wishes";
 import type { NoteId } from "@/core/passage/note";
 import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
 import type { Db } from "@/db/client";

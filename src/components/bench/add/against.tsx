@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { compareFingerings } from "@/core/fingering/explain/compare";
-import { leaningById } from "@/core/fingering/options/leanings";
+import { leaningById } from "@/core/options/leanings";
 import type { Study } from "@/core/fingering/study/study";
 import type { OptionJudged } from "../../passage-in-hand/option-cards";
 

@@ -1,6 +1,6 @@
 import { FINGERS, type Finger } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
-import type { Conditions } from "../asked/conditions";
+import type { Conditions } from "../search/conditions";
 import { differences, type Fingering } from "../study/fingering";
 import type { Lattice } from "../search/lattice";
 import type { Progress } from "../search/search";

@@ -2,7 +2,7 @@ import { seeded } from "../../../../tests/support/seeded";
 import { note, passage } from "../../../../tests/support/passages";
 import { studyOn } from "../../../../tests/support/studies";
 import { drain } from "../../drain";
-import type { Bond } from "../asked/conditions";
+import type { Bond } from "./conditions";
 import type { Stroke } from "../../passage/line";
 import { price } from "../cost/price";
 import { latticesOf, solving, tasksOf, type Study } from "../study/study";

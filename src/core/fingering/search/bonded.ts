@@ -1,6 +1,6 @@
 import { drain } from "../../drain";
 import { FINGERS, type Finger } from "../../hand/finger";
-import type { Bond } from "../asked/conditions";
+import type { Bond } from "./conditions";
 import type { Digits } from "../study/fingering";
 import type { Lattice } from "./lattice";
 import { mergeBest, type Costed } from "./merge";

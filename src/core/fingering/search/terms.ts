@@ -1,7 +1,7 @@
 import { isBlack } from "../../keyboard/pitch";
 import type { Line } from "../../passage/line";
 import type { Candidate, PinnedDigits } from "../frames/candidates";
-import type { Conditions } from "../asked/conditions";
+import type { Conditions } from "./conditions";
 import type { Digits, Fingering } from "../study/fingering";
 import type { Finger } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";

@@ -5,9 +5,9 @@ import { fingered, studyOfKeys, studyOn } from "../../../../tests/support/studie
 import { FINGERS } from "../../hand/finger";
 import { drain } from "../../drain";
 import type { NoteId } from "../../passage/note";
-import { findingFirstOptions } from "../options/first-options";
+import { findingFirstOptions } from "../../options/first-options";
 import type { Fingering, Pins } from "./fingering";
-import { optionName, worthShowing } from "../options/worth-showing";
+import { optionName, worthShowing } from "../../options/worth-showing";
 import { reasonForNone } from "../explain/reasons";
 import { mergeBest } from "../search/merge";
 import { lyingAt, stepsOf } from "./steps";

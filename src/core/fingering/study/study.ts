@@ -9,7 +9,7 @@ import { handOf, handsAsked, inOrder, playedNotes, type Manner, type Passage } f
 import { causeById } from "../cost/causes";
 import { price } from "../cost/price";
 import { WEIGHTS, type Weights } from "../cost/weights";
-import type { Conditions } from "../asked/conditions";
+import type { Conditions } from "../search/conditions";
 import type { Digits, Fingering } from "./fingering";
 import { searchingBonded } from "../search/bonded";
 import { mergeBest, type Costed } from "../search/merge";

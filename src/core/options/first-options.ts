@@ -1,12 +1,12 @@
-import type { Finger } from "../../hand/finger";
-import type { NoteId } from "../../passage/note";
-import type { Conditions } from "../asked/conditions";
-import type { Fingering, Pins } from "../study/fingering";
+import type { Finger } from "../hand/finger";
+import type { NoteId } from "../passage/note";
+import type { Conditions } from "../fingering/search/conditions";
+import type { Fingering, Pins } from "../fingering/study/fingering";
 import { leaningConditions } from "./leaning-study";
 import { leaningById, type LeaningId } from "./leanings";
 import { offering } from "./offering";
-import type { Progress } from "../search/search";
-import { fingering, latticesOf, notesAsked, type Study } from "../study/study";
+import type { Progress } from "../fingering/search/search";
+import { fingering, latticesOf, notesAsked, type Study } from "../fingering/study/study";
 import { optionName } from "./worth-showing";
 
 /** An option as first put before the player. */

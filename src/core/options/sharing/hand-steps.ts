@@ -1,9 +1,9 @@
 import type { Side } from "../../hand/finger";
 import { gapBetween, type Onset, type Stroke } from "../../passage/line";
-import { candidatesFor, type Candidate } from "../frames/candidates";
-import { frameAfter, type Frame } from "../frames/frame";
-import { costsOf } from "../search/costs";
-import type { Task } from "../study/task";
+import { candidatesFor, type Candidate } from "../../fingering/frames/candidates";
+import { frameAfter, type Frame } from "../../fingering/frames/frame";
+import { costsOf } from "../../fingering/search/costs";
+import type { Task } from "../../fingering/study/task";
 
 /** Bits that tell the strokes of one onset: there are at most as many, see moments. */
 const STROKE_BITS = 24;

@@ -1,6 +1,6 @@
 import type { NoteId } from "../../passage/note";
-import { times } from "../options/leanings/leaning";
-import type { Weights } from "../cost/weights";
+import { times } from "../leanings/leaning";
+import type { Weights } from "../../fingering/cost/weights";
 
 /** Which notes the other hand may take. */
 export const ALLOWED = ["none", "marked", "all"] as const;

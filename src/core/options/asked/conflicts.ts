@@ -1,10 +1,10 @@
 import { FINGERS } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
 import { placeText } from "../../passage/place";
-import type { Conditions } from "./conditions";
-import type { Lattice } from "../search/lattice";
-import { keepsPins, keepsToAllowed, termsOf } from "../search/terms";
-import { latticesOf, type Study } from "../study/study";
+import type { Conditions } from "../../fingering/search/conditions";
+import type { Lattice } from "../../fingering/search/lattice";
+import { keepsPins, keepsToAllowed, termsOf } from "../../fingering/search/terms";
+import { latticesOf, type Study } from "../../fingering/study/study";
 
 /** Conditions on one moment that cannot all be kept. */
 export interface Conflict {

@@ -1,10 +1,10 @@
-import { studyOfKeys, studyOn } from "../../../../../tests/support/studies";
-import { note, passage } from "../../../../../tests/support/passages";
+import { studyOfKeys, studyOn } from "../../../../tests/support/studies";
+import { note, passage } from "../../../../tests/support/passages";
 import type { LeaningId } from "./index";
 import { LEANING_IDS, LEANINGS, leaningById } from "./index";
 import { bestLeaning } from "../leaning-study";
-import { judge, type Study } from "../../study/study";
-import { WEIGHTS } from "../../cost/weights";
+import { judge, type Study } from "../../fingering/study/study";
+import { WEIGHTS } from "../../fingering/cost/weights";
 
 /** Strain by cause, in plain weights, of the best fingering by a leaning. */
 function causesOf(study: Study, id: LeaningId): Record<string, number> {

@@ -1,13 +1,13 @@
-import { fingered, studyOfKeys } from "../../../../tests/support/studies";
-import { drain } from "../../drain";
-import { figuresOf } from "../../figures/find";
-import { bondsOf } from "../../figures/ties";
-import { adviceOn } from "../explain/advice";
-import { compare } from "../explain/compare";
-import { keepsTo } from "../asked/keeps-to";
+import { fingered, studyOfKeys } from "../../../tests/support/studies";
+import { drain } from "../drain";
+import { figuresOf } from "../figures/find";
+import { bondsOf } from "../figures/ties";
+import { adviceOn } from "../fingering/explain/advice";
+import { compare } from "../fingering/explain/compare";
+import { keepsTo } from "./asked/keeps-to";
 import { offering } from "./offering";
-import { bestFingerings, judge, latticesOf, notesAsked, solving } from "../study/study";
-import { tyingPrice } from "../asked/tying-price";
+import { bestFingerings, judge, latticesOf, notesAsked, solving } from "../fingering/study/study";
+import { tyingPrice } from "./asked/tying-price";
 import { layOf } from "./worth-showing";
 
 const RUN = [60, 64, 67, 72, 71, 67, 65, 69, 72, 77, 76, 72];

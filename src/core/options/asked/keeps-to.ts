@@ -1,8 +1,8 @@
 import type { Finger } from "../../hand/finger";
 import { isBlack } from "../../keyboard/pitch";
-import type { Conditions } from "./conditions";
-import type { Fingering } from "../study/fingering";
-import { tasksOf, type Study } from "../study/study";
+import type { Conditions } from "../../fingering/search/conditions";
+import type { Fingering } from "../../fingering/study/fingering";
+import { tasksOf, type Study } from "../../fingering/study/study";
 
 /** Whether a fingering keeps to some conditions; notes to be held aside, which only a search can tell. */
 export function keepsTo(study: Study, conditions: Conditions, fingering: Fingering): boolean {

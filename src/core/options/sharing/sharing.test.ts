@@ -5,9 +5,9 @@ import { drain } from "../../drain";
 import type { Side } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
 import type { Passage } from "../../passage/passage";
-import { price } from "../cost/price";
-import { WEIGHTS } from "../cost/weights";
-import { judge, latticesOf, solving, tasksOf, type Study } from "../study/study";
+import { price } from "../../fingering/cost/price";
+import { WEIGHTS } from "../../fingering/cost/weights";
+import { judge, latticesOf, solving, tasksOf, type Study } from "../../fingering/study/study";
 import { asShared, share, sharing } from "./sharing";
 import { sharingWeights, type SharingWishes } from "./wishes";
 

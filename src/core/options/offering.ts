@@ -1,10 +1,10 @@
-import type { Conditions } from "../asked/conditions";
-import { compareFingerings } from "../explain/compare";
-import type { Fingering } from "../study/fingering";
+import type { Conditions } from "../fingering/search/conditions";
+import { compareFingerings } from "../fingering/explain/compare";
+import type { Fingering } from "../fingering/study/fingering";
 import { leaningConditions, leaningStudy } from "./leaning-study";
 import { LEANINGS, type LeaningId } from "./leanings";
-import type { Progress } from "../search/search";
-import { judge, latticesOf, solving, type Judged, type Study } from "../study/study";
+import type { Progress } from "../fingering/search/search";
+import { judge, latticesOf, solving, type Judged, type Study } from "../fingering/study/study";
 import { layOf } from "./worth-showing";
 
 /** A fingering worth showing, with the leaning that found it first. */

@@ -1,7 +1,7 @@
 import type { NoteId } from "../../passage/note";
-import { byNoteDifference } from "../explain/compare";
-import type { Solved, Study } from "../study/study";
-import { judge } from "../study/study";
+import { byNoteDifference } from "../../fingering/explain/compare";
+import type { Solved, Study } from "../../fingering/study/study";
+import { judge } from "../../fingering/study/study";
 
 /** What it costs that figures keep their fingers. */
 export interface TyingPrice {

@@ -1,6 +1,6 @@
-import type { Manner } from "../../../passage/passage";
-import type { Tying } from "../../../figures/tying";
-import type { Weights } from "../../cost/weights";
+import type { Manner } from "../../passage/passage";
+import type { Tying } from "../../figures/tying";
+import type { Weights } from "../../fingering/cost/weights";
 
 /** What a player may want more of than the plain sum of strains gives. Each is a file in leanings/. */
 export interface Leaning {

@@ -1,9 +1,9 @@
 import { note, passage } from "../../../../tests/support/passages";
 import { studyOfKeys, studyOn } from "../../../../tests/support/studies";
 import type { NoteId } from "../../passage/note";
-import type { Fingering } from "../study/fingering";
+import type { Fingering } from "../../fingering/study/fingering";
 import { conflictsOf } from "./conflicts";
-import { bestFingerings, judge, notesAsked, type Study } from "../study/study";
+import { bestFingerings, judge, notesAsked, type Study } from "../../fingering/study/study";
 
 const ids = (study: Study): readonly NoteId[] => notesAsked(study);
 

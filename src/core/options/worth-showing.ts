@@ -1,6 +1,6 @@
-import type { NoteId } from "../../passage/note";
-import type { Fingering } from "../study/fingering";
-import { tasksOf, type Study } from "../study/study";
+import type { NoteId } from "../passage/note";
+import type { Fingering } from "../fingering/study/fingering";
+import { tasksOf, type Study } from "../fingering/study/study";
 
 /** The letter an option goes by: A to Z, then A2, B2 and so on. */
 export function optionName(place: number): string {

@@ -1,10 +1,10 @@
 import { bondsOfTies } from "../../figures/chosen";
 import type { Figure } from "../../figures/figure";
-import type { Conditions, RuledOut } from "./conditions";
-import type { Pins } from "../study/fingering";
-import { leaningConditions } from "../options/leaning-study";
-import type { Leaning } from "../options/leanings/leaning";
-import type { Study } from "../study/study";
+import type { Conditions, RuledOut } from "../../fingering/search/conditions";
+import type { Pins } from "../../fingering/study/fingering";
+import { leaningConditions } from "../leaning-study";
+import type { Leaning } from "../leanings/leaning";
+import type { Study } from "../../fingering/study/study";
 import type { FingeringWishes } from "./wishes";
 
 /** What one option asks for itself. */

@@ -1,13 +1,13 @@
-import { drain } from "../../drain";
-import type { Figure } from "../../figures/figure";
-import { figuresOf } from "../../figures/find";
-import { bondsOf } from "../../figures/ties";
-import type { Tying } from "../../figures/tying";
-import { WEIGHTS } from "../cost/weights";
-import type { Conditions } from "../asked/conditions";
+import { drain } from "../drain";
+import type { Figure } from "../figures/figure";
+import { figuresOf } from "../figures/find";
+import { bondsOf } from "../figures/ties";
+import type { Tying } from "../figures/tying";
+import { WEIGHTS } from "../fingering/cost/weights";
+import type { Conditions } from "../fingering/search/conditions";
 import type { Leaning } from "./leanings/leaning";
-import type { Progress } from "../search/search";
-import { latticesOf, solving, type Solved, type Study } from "../study/study";
+import type { Progress } from "../fingering/search/search";
+import { latticesOf, solving, type Solved, type Study } from "../fingering/study/study";
 
 /** The study as a leaning searches it: other weights, and its manner of playing. */
 export function leaningStudy(study: Study, leaning: Leaning): Study {
