@@ -6,8 +6,69 @@ const only = (name, from, mayUse) => ({
   to: { path: "^(src|quality|bench|tests)/", pathNot: mayUse },
 });
 
+/** Rooms in one order: what stands in one may use those before it, and none behind. */
+const inOrder = (name, base, rooms) =>
+  rooms.slice(0, -1).map((room, i) => ({
+    name: `${name}-${room}`,
+    severity: "error",
+    from: { path: `^${base}/${room}/`, pathNot: "\\.test\\.tsx?$" },
+    to: { path: `^${base}/(${rooms.slice(i + 1).join("|")})/` },
+  }));
+
+const CORE = [
+  "time",
+  "hand",
+  "keyboard",
+  "passage",
+  "entry",
+  "placement",
+  "fingering",
+  "figures",
+  "options",
+  "reach",
+  "motion",
+  "merits",
+  "verdict",
+];
+const SCREENS = [
+  "ui",
+  "keeping",
+  "belongings",
+  "keyboard",
+  "piano",
+  "playing",
+  "score",
+  "passage-in-hand",
+  "plan",
+  "build",
+  "hands",
+  "reach",
+  "repertoire",
+  "enter",
+  "players",
+  "bench",
+  "side-by-side",
+  "door",
+  "shell",
+];
+const SERVER = [
+  "doors",
+  "threads",
+  "players",
+  "belongings",
+  "hands",
+  "verdicts",
+  "passages",
+  "options",
+  "pieces",
+  "export",
+];
+
 module.exports = {
   forbidden: [
+    ...inOrder("core-in-order", "src/core", CORE),
+    ...inOrder("screens-in-order", "src/components", SCREENS),
+    ...inOrder("server-in-order", "src/server", SERVER),
     { name: "no-cycles", severity: "error", from: {}, to: { circular: true } },
     {
       name: "no-orphans",

@@ -22,7 +22,7 @@ import { StretchBar } from "./gestures/stretch-bar";
 import { TempoSlider } from "./tempo-slider";
 import { TouchPad } from "./gestures/touch-pad";
 import { useBench, type BenchInHand } from "./use-bench";
-import { ViewMenu } from "./view-settings";
+import { ViewMenu } from "../passage-in-hand/view-settings";
 import { stepText } from "../passage-in-hand/words";
 
 /** What do I play with what: the passage, its options, the causes, and the hands on the keys. */

@@ -9,9 +9,10 @@ import type { Chosen } from "../score/drawn";
 import { useBenchKeys } from "./gestures/use-bench-keys";
 import { usePassageGestures } from "./gestures/use-passage-gestures";
 import { useStretch } from "./gestures/use-stretch";
-import { useDrawn, useSideOf } from "./use-drawn";
+import { useSideOf } from "../passage-in-hand/use-side-of";
+import { useDrawn } from "./use-drawn";
 import { usePassageInHand } from "./use-passage-in-hand";
-import { useViewSettings, zoomed } from "./view-settings";
+import { useViewSettings, zoomed } from "../passage-in-hand/view-settings";
 
 /** Everything the Bench holds: the passage in hand, how it is looked at, heard and planned, and what gestures do. */
 export function useBench(given: PassageData) {

@@ -9,22 +9,16 @@ import { positionsOf } from "@/core/fingering/explain/positions";
 import type { FingeringWishes } from "@/core/options/asked/wishes";
 import type { Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
-import { handOf, type Passage } from "@/core/passage/passage";
 import type { OptionData } from "@/server/types";
 import type { DigitLayer } from "../score/marks/digits";
 import { figureMarks, type FigureMark } from "../score/marks/figure-marks";
 import type { Drawn } from "../score/drawn";
 import type { OptionJudged } from "../passage-in-hand/option-cards";
+import { useSideOf } from "../passage-in-hand/use-side-of";
 import { useLanes, type PassageView } from "../passage-in-hand/use-view";
-import type { ViewSettings } from "./view-settings";
+import type { ViewSettings } from "../passage-in-hand/view-settings";
 
 const NONE: ReadonlySet<NoteId> = new Set();
-
-/** The hand that plays each note. */
-export function useSideOf(passage: Passage): (note: NoteId) => Side {
-  const sides = useMemo(() => new Map(passage.notes.map((n) => [n.id, handOf(n, passage)])), [passage]);
-  return useCallback((note) => sides.get(note) ?? "right", [sides]);
-}
 
 /**
  * What is drawn about the notes for one option: its digits as the player wants to see them, its positions, the strain of

@@ -10,9 +10,10 @@ import type { Instrument } from "@/core/keyboard/instrument";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData, PassageData } from "@/server/types";
 import type { OptionJudged } from "../passage-in-hand/option-cards";
-import type { ViewSettings } from "../bench/view-settings";
+import type { ViewSettings } from "../passage-in-hand/view-settings";
 import type { PlanDrawn } from "../score/drawn";
-import { PLAN_LANES, type LaneId } from "./lanes/lanes";
+import type { LaneId } from "../score/plan/lane";
+import { PLAN_LANES } from "./lanes/lanes";
 import { usePlan } from "./use-plan";
 import { usePlanMarks } from "./use-plan-marks";
 

@@ -11,7 +11,7 @@ import type { NoteId } from "@/core/passage/note";
 import type { PassageData } from "@/server/types";
 import { Causes } from "../passage-in-hand/causes";
 import { PassageTitle } from "../passage-in-hand/passage-title";
-import { useSideOf } from "../bench/use-drawn";
+import { useSideOf } from "../passage-in-hand/use-side-of";
 import { useSameStudy, useStudyAtHand } from "../passage-in-hand/use-study-at-hand";
 import { useNoteInHand, usePassageView } from "../passage-in-hand/use-view";
 import { useFigures } from "../build/use-figures";

@@ -1,5 +1,5 @@
 import type { Fingered, Merit, MeritFound } from "./merit";
-import { openingsAt, type Opening } from "./openings";
+import { openingsAt, type Opening } from "../fingering/explain/openings";
 
 /** The widest opening of two fingers, in mm between their contacts. */
 export const widestOpening: Merit = {

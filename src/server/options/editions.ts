@@ -7,7 +7,7 @@ import type { Finger } from "@/core/hand/finger";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
 import { addFingering } from "@/db/queries/fingerings";
-import { GONE } from "../passages/gone";
+import { GONE } from "../gone";
 import { Digits } from "./options";
 import { passageGiven, type PassageGiven } from "../passages/passage-given";
 import { text } from "../text";

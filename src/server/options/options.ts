@@ -6,11 +6,11 @@ import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
 import { keepEdit, type Kept as KeptInDatabase } from "@/db/queries/edits";
 import { addFirstFingerings } from "@/db/queries/fingerings";
-import { GONE } from "../passages/gone";
+import { GONE } from "../gone";
+import { NoteName } from "../passages/note-name";
 import type { Answer, Kept, OptionData } from "../types";
 
 const Finger = z.literal([1, 2, 3, 4, 5]);
-export const NoteName = z.string().regex(/^b\d+-s\d+-v[A-Za-z0-9]+-n\d+$/, "This is not the name of a note.");
 export const Digits = z.record(NoteName, Finger.nullable()).transform((digits) => digits as Fingering);
 const PinsGiven = z.record(NoteName, Finger).transform((pins) => pins as Pins);
 

@@ -2,8 +2,8 @@ import { z } from "zod";
 import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
 import { passageById } from "@/db/queries/passages";
-import { follow } from "./follow";
-import { GONE } from "../passages/gone";
+import { follow } from "../passages/follow";
+import { GONE } from "../gone";
 import type { Answer, OptionData } from "../types";
 
 export const ReworkAsked = z.object({ passageId: z.uuid() });

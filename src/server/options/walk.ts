@@ -3,7 +3,7 @@ import type { Db } from "@/db/client";
 import { keepWalk, walkTo } from "@/db/queries/edits";
 import { fingeringById, fingeringsOf } from "@/db/queries/fingerings";
 import { changeToWalk, walkChange, type LoggedChange } from "@/db/queries/passage-changes";
-import { GONE } from "../passages/gone";
+import { GONE } from "../gone";
 import { answered } from "./options";
 import { passageGiven } from "../passages/passage-given";
 import { inThread } from "../threads/pool";

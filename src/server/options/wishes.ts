@@ -8,9 +8,9 @@ import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
 import { changeWhole, type Changed } from "@/db/queries/passage-changes";
 import { keepSharedMark, keepTempo, passageById } from "@/db/queries/passages";
-import { follow } from "./follow";
-import { GONE } from "../passages/gone";
-import { NoteName } from "./options";
+import { follow } from "../passages/follow";
+import { GONE } from "../gone";
+import { NoteName } from "../passages/note-name";
 import type { Answer, OptionData, WholeKept } from "../types";
 
 const NoteNamed = NoteName.transform((name) => name as NoteId);

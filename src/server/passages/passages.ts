@@ -9,7 +9,7 @@ import { pianistById, recitals } from "@/db/queries/pianists";
 import { pieceById } from "@/db/queries/pieces";
 import { passage } from "@/db/schema";
 import { serverZone, today } from "../players/day";
-import { follow } from "../options/follow";
+import { follow } from "./follow";
 import { restsData } from "../hands/hands";
 import { musicOfPassage } from "./music";
 import { passageGiven } from "./passage-given";

@@ -7,9 +7,9 @@ import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
 import { bearsOnDigits, changeWhole, type Changed } from "@/db/queries/passage-changes";
-import { follow } from "../options/follow";
-import { GONE } from "./gone";
-import { NoteName } from "../options/options";
+import { follow } from "./follow";
+import { GONE } from "../gone";
+import { NoteName } from "./note-name";
 import { text } from "../text";
 import type { Answer, WholeKept } from "../types";
 

@@ -15,7 +15,7 @@ import { renameMarks } from "@/db/queries/passages";
 import { allPassagesOf, lockPiece, passagesOf, pieceById } from "@/db/queries/pieces";
 import { passage, piece } from "@/db/schema";
 import { writeEntry } from "@/formats/musicxml/writing/write-entry";
-import { follow } from "../options/follow";
+import { follow } from "../passages/follow";
 import { isHere, NOBODY } from "../players/player";
 import { name } from "../text";
 import type { Answer, EntryData } from "../types";

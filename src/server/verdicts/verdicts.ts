@@ -8,7 +8,7 @@ import { fingering, verdictEvent } from "@/db/schema";
 import { keepPracticeDay, passageById, practiceDays, verdictEvents } from "@/db/queries/passages";
 import type { Answer, VerdictData } from "../types";
 import { serverZone, today } from "../players/day";
-import { GONE } from "../passages/gone";
+import { GONE } from "../gone";
 import { text } from "../text";
 
 const DayAsked = z.iso.date("This is not a day.").transform((text) => day(text));

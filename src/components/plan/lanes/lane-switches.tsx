@@ -1,4 +1,5 @@
-import { PLAN_LANES, type LaneId } from "./lanes";
+import type { LaneId } from "../../score/plan/lane";
+import { PLAN_LANES } from "./lanes";
 
 /** The lanes of the plan: which stand under the score, and which are folded. */
 export function LaneSwitches({ shown, onToggle }: { shown: readonly LaneId[]; onToggle: (lane: LaneId) => void }) {

@@ -1,39 +1,10 @@
 import { offCentre } from "@/core/motion/path/centre";
 import { bodyMiddle } from "@/core/motion/path/body";
 import type { HandPlan } from "@/core/motion/plan/hand-plan";
-import type { NoteId } from "@/core/passage/note";
 import type { Instrument } from "@/core/keyboard/instrument";
 import { MOTION, PLAN } from "@/core/physics";
+import type { LaneId, LanePoint, LaneSeries } from "../../score/plan/lane";
 import type { PlanFrame } from "@/core/motion/path/path";
-
-/** What a lane of the plan draws for one hand. */
-export interface LaneSeries {
-  readonly points: readonly LanePoint[];
-  /** Least and greatest value that the lane shows. */
-  readonly range: readonly [number, number];
-  /** Limits of this player that are the same throughout; one outside the range lies at the edge of the lane. */
-  readonly limits: readonly LaneLimit[];
-  /** Words of the line at zero or in the middle. */
-  readonly unit: string;
-}
-
-interface LanePoint {
-  readonly note: NoteId;
-  readonly value: number;
-  /** What it says in full. */
-  readonly words: string;
-  /** Whether it is beyond what is wanted. */
-  readonly beyond: boolean;
-  /** How far this player's fingers let it go here; null where they leave it free. */
-  readonly room: { readonly least: number; readonly most: number } | null;
-}
-
-/** A limit of this player with its figure, short and in full. */
-export interface LaneLimit {
-  readonly at: number;
-  readonly figure: string;
-  readonly words: string;
-}
 
 /** One lane under the score. */
 export interface PlanLane {
@@ -43,8 +14,6 @@ export interface PlanLane {
   readonly kind: "line" | "bars";
   series(hand: HandPlan, on: Instrument): LaneSeries;
 }
-
-export type LaneId = "turn" | "height" | "in-out" | "sideways" | "shape" | "release";
 
 /** mm or degrees that a lane shows at least, so that nothing small looks large. */
 const LEAST_RANGE = 12;

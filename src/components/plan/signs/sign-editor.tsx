@@ -8,7 +8,7 @@ import type { OwnSign, PlanMarks } from "@/core/motion/marks/plan-marks";
 import { OWN_WORDS, SIGNS, signsOf, type SignPlaced } from "@/core/motion/marks/signs";
 import type { Note, NoteId } from "@/core/passage/note";
 import { Button } from "../../ui/button";
-import { SignDrawing } from "./sign-drawing";
+import { SignDrawing } from "../../score/plan/sign-drawing";
 import { SignLegend } from "./sign-legend";
 import type { PlanMarksInHand } from "../use-plan-marks";
 import { newId } from "../../new-id";

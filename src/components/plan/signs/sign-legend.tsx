@@ -1,5 +1,5 @@
 import { SIGNS } from "@/core/motion/marks/signs";
-import { SignDrawing } from "./sign-drawing";
+import { SignDrawing } from "../../score/plan/sign-drawing";
 
 /** The key of the signs: of all, or of some. */
 export function SignLegend({ signs = SIGNS }: { signs?: typeof SIGNS }) {

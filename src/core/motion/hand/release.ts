@@ -2,7 +2,7 @@ import { whiteWidth } from "../../keyboard/geometry";
 import { KEYBOARD } from "../../physics";
 import { carryTime } from "../../fingering/cost/fitts";
 import type { Frame, Press } from "../../fingering/frames/frame";
-import { openingsAt } from "../../merits/openings";
+import { openingsAt } from "../../fingering/explain/openings";
 import type { Task } from "../../fingering/study/task";
 import type { NoteId } from "../../passage/note";
 import { COMFORT, strainOfOpening } from "../../hand/limits";

@@ -3,7 +3,7 @@
 import { SlidersHorizontal } from "lucide-react";
 import { Popover } from "radix-ui";
 import type { Side } from "@/core/hand/finger";
-import type { LaneId } from "../plan/lanes/lanes";
+import type { LaneId } from "../score/plan/lane";
 import { useStored } from "../keeping/use-stored";
 import type { PlayerSettings } from "../playing/use-player";
 import { Button } from "../ui/button";

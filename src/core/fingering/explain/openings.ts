@@ -1,8 +1,8 @@
-import type { NoteId } from "../passage/note";
-import { limitsOf } from "../hand/hand";
-import type { Limits } from "../hand/limits";
-import type { Frame, Press } from "../fingering/frames/frame";
-import type { Task } from "../fingering/study/task";
+import type { NoteId } from "../../passage/note";
+import { limitsOf } from "../../hand/hand";
+import type { Limits } from "../../hand/limits";
+import type { Frame, Press } from "../frames/frame";
+import type { Task } from "../study/task";
 
 /** Two fingers open at once, or one after the other with the first still bound. */
 export interface Opening {

@@ -1,8 +1,8 @@
 import { render } from "@testing-library/react";
 import type { SignPlaced } from "@/core/motion/marks/signs";
 import type { NoteId } from "@/core/passage/note";
-import type { DigitPlaced } from "../../score/marks/digits";
-import type { LinePlaces } from "../../score/engraving/places";
+import type { DigitPlaced } from "../marks/digits";
+import type { LinePlaces } from "../engraving/places";
 import { overhangOf, PlanSigns } from "./plan-signs";
 
 const N1 = "n1" as NoteId;

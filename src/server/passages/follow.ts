@@ -1,7 +1,7 @@
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
 import { keepFollowed } from "@/db/queries/edits";
-import { passageGiven } from "../passages/passage-given";
+import { passageGiven } from "./passage-given";
 import { inThread } from "../threads/pool";
 import type { Given } from "../threads/tasks";
 

@@ -1,7 +1,7 @@
 import { memo } from "react";
 import type { NoteId } from "@/core/passage/note";
-import type { LinePlaces } from "../../score/engraving/places";
-import type { LaneId, LaneLimit, LaneSeries } from "./lanes";
+import type { LinePlaces } from "../engraving/places";
+import type { LaneId, LaneLimit, LaneSeries } from "./lane";
 
 /** A lane as it is drawn under a line of music: one series a hand. */
 export interface DrawnLane {

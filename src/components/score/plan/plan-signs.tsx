@@ -1,6 +1,6 @@
 import type { SignPlaced } from "@/core/motion/marks/signs";
-import { DIGIT_HEIGHT, type DigitPlaced } from "../../score/marks/digits";
-import type { LinePlaces } from "../../score/engraving/places";
+import { DIGIT_HEIGHT, type DigitPlaced } from "../marks/digits";
+import type { LinePlaces } from "../engraving/places";
 import { SignDrawing } from "./sign-drawing";
 
 /** px from the staff's ink to the signs, from the outermost digits, and from one row of signs to the next. */
