@@ -7,7 +7,8 @@ const port = process.env["VELVET_PORT"] ?? "3100";
 export default defineConfig({
   testDir: "tests/browser",
   outputDir: ".test-data/browser",
-  workers: 1,
+  // They wait more than they compute.
+  workers: 2,
   timeout: 90_000,
   expect: { timeout: 20_000 },
   reporter: [["list"], ["json", { outputFile: ".test-data/results/browser.json" }]],

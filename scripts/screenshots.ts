@@ -28,6 +28,10 @@ async function take(name: string): Promise<void> {
 
 await page.goto(address);
 await take("repertoire");
+await page.goto(`${address}/players/new`);
+await page.getByLabel("Your name").fill("Iris Vane");
+await page.getByLabel("Span on a ruler, mm").fill("186");
+await take("begin");
 await page.goto(`${address}/hands`);
 await take("hands");
 await page.goto(`${address}/hands/reach?against=octave-152`);
@@ -47,6 +51,7 @@ await page
   .getByRole("button", { name: /^Choose: Roll it upward/ })
   .first()
   .waitFor();
+await page.getByRole("region", { name: "Remedies" }).evaluate((part) => part.scrollIntoView({ block: "start" }));
 await take("remedies");
 await open(/Tune held over the leaves/);
 await engraved(page);

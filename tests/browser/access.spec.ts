@@ -21,6 +21,9 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
       await expect(page.getByText(/moments with more than one key/)).toBeVisible();
     },
   ],
+  ["Players", async (page) => void (await page.goto("/players"))],
+  ["Begin", async (page) => void (await page.goto("/players/new"))],
+  ["Taken away", async (page) => void (await page.goto("/away"))],
   [
     "Bench",
     async (page) => {
@@ -82,11 +85,19 @@ for (const [name, open] of SCREENS) {
   }
 }
 
+/** What bears on contrast depends on the light; everything else has been checked in the first. */
+const OF_COLOUR = ["color-contrast"];
+
 async function checked(page: Page, theme: "paper" | "stage"): Promise<void> {
+  // Scrolled, a control may lie half under what stays in sight.
+  await page.evaluate(() => window.scrollTo(0, 0));
   await expect(page.locator("html")).toHaveAttribute("data-theme", theme);
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
-    .analyze();
+  const builder = new AxeBuilder({ page });
+  const asked =
+    theme === "stage"
+      ? builder.withRules(OF_COLOUR)
+      : builder.withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]);
+  const { violations } = await asked.analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
 }

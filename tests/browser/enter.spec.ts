@@ -27,11 +27,11 @@ test("a passage is entered without a file, worked out, and edited on with its pi
   });
 
   await test.step("it is all there when the window is opened again", async () => {
-    await page.getByLabel("Name").fill("By hand");
+    await page.getByLabel("Name", { exact: true }).fill("By hand");
     await expect(page.getByRole("status").filter({ hasText: /^Kept$/ })).toBeVisible();
     await expect(page).toHaveURL(/\/enter\/[0-9a-f-]{36}$/);
     await page.reload();
-    await expect(page.getByLabel("Name")).toHaveValue("By hand");
+    await expect(page.getByLabel("Name", { exact: true })).toHaveValue("By hand");
     await expect(page.locator(".engraving g.note")).toHaveCount(11);
   });
 
@@ -111,7 +111,7 @@ test("keys struck together on a MIDI piano make a chord", async ({ page }) => {
 
 test("two windows on one entry do not overwrite each other", async ({ page, context }) => {
   await page.goto("/enter");
-  await page.getByLabel("Name").fill("Two windows");
+  await page.getByLabel("Name", { exact: true }).fill("Two windows");
   await page.getByRole("heading", { level: 1 }).click();
   await press(page, "4 c d");
   const kept = (on: Page) => expect(on.getByRole("status").filter({ hasText: /^Kept$/ })).toBeVisible();

@@ -1,7 +1,11 @@
 import { expect, test, type Page } from "@playwright/test";
-import { digitsShown, engraved } from "./support";
+import { asNewPlayer, digitsShown, engraved, openOnBench } from "./support";
 
-test("a fingertip drawn, a figure typed and an interval chosen are kept and there after a reload", async ({ page }) => {
+test("a fingertip drawn, a figure typed and an interval chosen are kept and there after a reload", async ({
+  page,
+  baseURL,
+}) => {
+  await asNewPlayer(page, baseURL!);
   await page.goto("/hands");
   await page.getByRole("radio", { name: "Widest" }).click();
   const widest = page.getByLabel("Left hand, 1 and 5, widest, no force, mm");
@@ -27,7 +31,7 @@ test("a fingertip drawn, a figure typed and an interval chosen are kept and ther
   await expect(widest).toHaveValue(drawn);
   await expect(page.getByLabel("Left hand, 2 and 4, widest, no force, mm")).toHaveValue("83");
   await expect(page.getByLabel("Left hand, 1 and 4, comfortable, mm")).toHaveValue("103");
-  // Taken out again, so that other tests find the hand as it was; and that can be undone.
+  // Taken away again, and that can be undone.
   await takeAway(page, "Left hand");
   await expect(widest).toHaveValue(String(before));
   await page.getByRole("button", { name: "Undo" }).click();
@@ -60,7 +64,8 @@ function keysFor(question: number): string {
   return question % 2 ? comfortable! : widest!;
 }
 
-test("all pairs can be measured with nothing but keys", async ({ page }) => {
+test("all pairs can be measured with nothing but keys", async ({ page, baseURL }) => {
+  await asNewPlayer(page, baseURL!);
   await page.goto("/hands/measure");
   const questions = 20;
   for (let i = 1; i <= questions; i++) {
@@ -132,7 +137,14 @@ test("a cell of the reach sheet shows the hand on the keys, in an address that c
   await expect(page.getByRole("combobox", { name: "Against" })).toHaveValue("octave-140");
 });
 
-test("a resting finger is not used by what is worked out after, and every answer says so", async ({ page }) => {
+test("a resting finger is not used by what is worked out after, and every answer says so", async ({
+  page,
+  baseURL,
+}) => {
+  await asNewPlayer(page, baseURL!);
+  await openOnBench(page, { title: "Without the fourth" });
+  const bench = page.url();
+  expect(Object.values(await digitsShown(page))).toContain("4");
   await page.goto("/hands");
   await page.getByText("Mark fingers or a whole hand as resting").click();
   const form = page.getByRole("form", { name: "Resting" });
@@ -141,21 +153,17 @@ test("a resting finger is not used by what is worked out after, and every answer
   await form.getByRole("button", { name: "Mark as resting" }).click();
   const resting = page.getByRole("region", { name: "Resting" });
   await expect(resting.getByText("Right 4")).toBeVisible();
-  try {
-    await page.goto("/hands/reach");
-    await expect(page.getByText(/Right 4 is resting/)).toBeVisible();
-    await page.goto("/");
-    await page.getByRole("link", { name: /^The run over the black keys bars/ }).click();
-    await expect(page.getByText(/Right 4 is resting/)).toBeVisible();
-    await page.getByRole("button", { name: "Work out anew" }).click();
-    await expect(page.getByText(/uses resting fingers/)).toBeHidden();
-    await engraved(page);
-    const digits = Object.values(await digitsShown(page));
-    expect(digits.length).toBeGreaterThan(8);
-    expect(digits).not.toContain("4");
-  } finally {
-    await page.goto("/hands");
-    await resting.getByRole("button", { name: "Plays again" }).click();
-    await expect(resting.getByText("Every finger may play.")).toBeVisible();
-  }
+  await page.goto("/hands/reach");
+  await expect(page.getByText(/Right 4 is resting/)).toBeVisible();
+  await page.goto(bench);
+  await expect(page.getByText(/Right 4 is resting/)).toBeVisible();
+  await page.getByRole("button", { name: "Work out anew" }).click();
+  await expect(page.getByText(/uses resting fingers/)).toBeHidden();
+  await engraved(page);
+  const digits = Object.values(await digitsShown(page));
+  expect(digits.length).toBeGreaterThan(8);
+  expect(digits).not.toContain("4");
+  await page.goto("/hands");
+  await resting.getByRole("button", { name: "Plays again" }).click();
+  await expect(resting.getByText("Every finger may play.")).toBeVisible();
 });

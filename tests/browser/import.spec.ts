@@ -35,16 +35,16 @@ for (const [what, text, words] of [
 
 test("a passage form complains beside the field and loses nothing", async ({ page }) => {
   await importScore(page, RUN);
-  await page.getByLabel("Name").fill("Wrong bars");
+  await page.getByLabel("Name", { exact: true }).fill("Wrong bars");
   await page.getByLabel("To bar").fill("9");
   await page.getByRole("button", { name: "Open on the Bench" }).click();
   await expect(page.getByRole("alert").filter({ hasText: "The piece has 3 bars." })).toBeVisible();
-  await expect(page.getByLabel("Name")).toHaveValue("Wrong bars");
+  await expect(page.getByLabel("Name", { exact: true })).toHaveValue("Wrong bars");
 });
 
 test("digits printed in the file are an option from the start", async ({ page }) => {
   await importScore(page, RUN);
-  await page.getByLabel("Name").fill("Last bar");
+  await page.getByLabel("Name", { exact: true }).fill("Last bar");
   await page.getByLabel("From bar").fill("3");
   await page.getByLabel("To bar").fill("3");
   await page.getByRole("combobox", { name: "Hands" }).selectOption("Right hand");

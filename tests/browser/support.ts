@@ -1,4 +1,7 @@
 import { expect, type Page } from "@playwright/test";
+import { connect } from "@/db/client";
+import { handMeasurement, pianist } from "@/db/schema";
+import { DEMO_MEASUREMENTS } from "@/demo/scenario";
 import { bytes, noteXml, scoreXml } from "../support/musicxml";
 
 export const BROWSER_ARGS = [
@@ -21,6 +24,15 @@ export const RUN = scoreXml([
   noteXml("F4", { length: 48, notations: "<notations><technical><fingering>4</fingering></technical></notations>" }),
 ]);
 
+/** Lets a new player with the hands of the demo's play in this page: what happens to those hands happens to nobody else. */
+export async function asNewPlayer(page: Page, baseURL: string): Promise<void> {
+  const { db, close } = connect(process.env["DATABASE_URL"]!);
+  const [made] = await db.insert(pianist).values({ name: "Somebody else" }).returning();
+  await db.insert(handMeasurement).values(DEMO_MEASUREMENTS.map((one) => ({ ...one, pianistId: made!.id })));
+  await close();
+  await page.context().addCookies([{ name: "velvet-player", value: made!.id, url: baseURL }]);
+}
+
 export async function importScore(page: Page, text: string, name = "a-run.musicxml"): Promise<void> {
   await page.goto("/");
   await page
@@ -35,7 +47,7 @@ export async function openOnBench(
 ): Promise<void> {
   await importScore(page, text);
   await expect(page.getByRole("form", { name: "New passage" })).toBeVisible();
-  await page.getByLabel("Name").fill(title);
+  await page.getByLabel("Name", { exact: true }).fill(title);
   await page.getByLabel("From bar").fill(String(bars[0]));
   await page.getByLabel("To bar").fill(String(bars[1]));
   await page.getByRole("combobox", { name: "Hands" }).selectOption("Right hand");
