@@ -45,9 +45,9 @@ function tableOf({ hands, warnings }: Plan): readonly string[] {
       `${side} hand (degrees to the little finger; mm)`,
       ...aligned([
         head,
-        ...frames.map(({ frame, roll, height, depth, x, shape, strain }) => [
+        ...frames.map(({ frame, supination, height, depth, x, shape, strain }) => [
           placeText(frame.onset.bar, frame.onset.beat),
-          ...[roll, height, depth, x].map((value) => String(Math.round(value))),
+          ...[supination, height, depth, x].map((value) => String(Math.round(value))),
           shape,
           String(Math.round(strain)),
         ]),
@@ -65,8 +65,8 @@ function handEntry({ side, frames, path: _path, hand: _hand, ...figures }: HandP
       x: rounded(frame.x),
       depth: rounded(frame.depth),
       height: rounded(frame.height),
-      yaw: rounded(frame.yaw),
-      roll: rounded(frame.roll),
+      ulnarDeviation: rounded(frame.ulnarDeviation),
+      supination: rounded(frame.supination),
       shape: frame.shape,
       tilt: frame.tilt,
       offCentre: rounded(offCentre(frame)),

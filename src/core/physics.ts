@@ -71,10 +71,10 @@ export const PLACEMENT = {
   /** Strain of an inner finger raised on a black key between outer ones on white, held upright. A choice. */
   raisedInner: 8,
   /** Degrees the wrist bends sideways with ease and at most, towards the little finger and towards the thumb. */
-  yawEase: [10, 5],
-  yawMost: [30, 15],
-  /** Degrees between the yaws that are tried. */
-  yawStep: 2.5,
+  deviationEase: [10, 5],
+  deviationMost: [30, 15],
+  /** Degrees between the deviations that are tried. */
+  deviationStep: 2.5,
   /** Strain per mm that a key is played deeper than its usual contact: nearer its fulcrum it is heavier. A choice. */
   depthPerMm: 0.12,
   /** Share of the opening's strain that holding it adds, at most, and the ms after which it does. A choice. */
@@ -171,7 +171,7 @@ export const PLAN = {
   /** Degrees the forearm turns for each finger that plays alone, thumb first, at most. Starting values. */
   rollOfFinger: [-8, -4, 0, 4, 8],
   /** Degrees of the forearm's turn at most, towards the thumb and towards the little finger. Joint range: palm down is near the end towards the thumb. */
-  rollMost: [15, 30],
+  supinationMost: [15, 30],
   /** mm a tip is lifted over its key while the forearm turns; fingers near the keys need less turn. A choice. */
   nearKeys: 5,
   /** mm a key travels. */

@@ -33,7 +33,7 @@ export function AtOnset({ hand, at, tempo, inHand, tried, onTry }: Props) {
       <h3 className="font-serif text-lg">The {hand.side} hand here</h3>
       <p>
         {shape && `${sentence(shape.shape)} fingers (${shape.why})`}
-        {shape?.curledFirst && "; learn it with curled fingers first"}. {turnWords(frame.roll)}, wrist{" "}
+        {shape?.curledFirst && "; learn it with curled fingers first"}. {turnWords(frame.supination)}, wrist{" "}
         {Math.abs(frame.height).toFixed(0)} mm {frame.height < 0 ? "under" : "over"} its level, {off.toFixed(0)} mm off
         the middle of its notes.
       </p>
@@ -64,9 +64,9 @@ export function AtOnset({ hand, at, tempo, inHand, tried, onTry }: Props) {
   );
 }
 
-function turnWords(roll: number): string {
-  const degrees = Math.abs(Math.round(roll));
-  return degrees === 0 ? "Not turned" : `Turned ${degrees}° towards the ${roll < 0 ? "thumb" : "little finger"}`;
+function turnWords(supination: number): string {
+  const degrees = Math.abs(Math.round(supination));
+  return degrees === 0 ? "Not turned" : `Turned ${degrees}° towards the ${supination < 0 ? "thumb" : "little finger"}`;
 }
 
 function sentence(words: string): string {

@@ -32,9 +32,9 @@ const KNUCKLE_STEP = 19;
 export interface Wrist {
   readonly at: Point;
   /** Degrees sideways, positive towards the little finger. */
-  readonly yaw: number;
+  readonly ulnarDeviation: number;
   /** Degrees of the forearm's turn, positive towards the little finger. */
-  readonly roll: number;
+  readonly supination: number;
 }
 
 /**
@@ -48,7 +48,7 @@ export function poseOf(hand: Hand, contacts: ReadonlyMap<Finger, Point>, wrist?:
   const mirror = hand.side === "right" ? 1 : -1;
   const scale = scaleOf(hand);
   const at = wrist ?? straightBehind(hand, contacts);
-  const turn = (at.yaw * Math.PI) / 180;
+  const turn = (at.ulnarDeviation * Math.PI) / 180;
   // A point of the hand by its place along and ahead of the wrist, the right hand unturned.
   const inHand = (along: number, ahead: number): Point => ({
     x: at.at.x + mirror * (along * Math.cos(turn) + ahead * Math.sin(turn)),
@@ -82,7 +82,7 @@ function straightBehind(hand: Hand, contacts: ReadonlyMap<Finger, Point>): Wrist
   const mirror = hand.side === "right" ? 1 : -1;
   const x = mean([...contacts].map(([finger, at]) => at.x - mirror * hand.restOffsets[finger - 1]!));
   const front = mean([...contacts].map(([finger, at]) => at.y + hand.behind[finger - 1]!));
-  return { at: { x, y: front - BACK.wrist * scaleOf(hand) }, yaw: 0, roll: 0 };
+  return { at: { x, y: front - BACK.wrist * scaleOf(hand) }, ulnarDeviation: 0, supination: 0 };
 }
 
 /** A loose finger keeps to its side of the fingers that play. */

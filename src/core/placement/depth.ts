@@ -1,13 +1,13 @@
 import type { Hand } from "../hand/hand";
 import { PLACEMENT } from "../physics";
-import { pivotOf, strainOfUneven, strainOfYaw, unevenness } from "./evaluate";
+import { pivotOf, strainOfUneven, strainOfDeviation, unevenness } from "./evaluate";
 import type { Standing } from "./standing";
 import type { Shape } from "./ways";
 
 /** How a hand lies in and out of the keys. */
 export interface Lie {
   /** Degrees, positive towards the little finger. */
-  readonly yaw: number;
+  readonly ulnarDeviation: number;
   /** y at which the foremost tip at ease would stand. */
   readonly front: number;
   /** By standing, in order. */
@@ -16,31 +16,32 @@ export interface Lie {
   readonly strain: number;
 }
 
-/** The easiest lie over the yaws that are tried; null where the tips cannot all reach their parts of the keys. */
+/** The easiest lie over the deviations that are tried; null where the tips cannot all reach their parts of the keys. */
 export function easiestLie(hand: Hand, shape: Shape, standing: readonly Standing[]): Lie | null {
   const wants = standing.map((): Want => ({ offset: 0, front: 0, usual: 0, back: 0 }));
-  let [bestYaw, bestDepth, bestStrain] = [0, 0, Infinity];
-  for (const { yaw, wrist } of YAWS) {
+  let [bestDeviation, bestDepth, bestStrain] = [0, 0, Infinity];
+  for (const { ulnarDeviation, wrist } of DEVIATIONS) {
     if (wrist >= bestStrain) continue;
-    turn(wants, hand, shape, standing, yaw);
+    turn(wants, hand, shape, standing, ulnarDeviation);
     const depth = easiestDepth(wants, standing);
     const strain = wrist + strainAt(wants, depth);
-    if (strain < bestStrain) [bestYaw, bestDepth, bestStrain] = [yaw, depth, strain];
+    if (strain < bestStrain) [bestDeviation, bestDepth, bestStrain] = [ulnarDeviation, depth, strain];
   }
   if (bestStrain === Infinity) return null;
-  turn(wants, hand, shape, standing, bestYaw);
-  return lieAt(wants, standing, bestYaw, bestDepth, bestStrain);
+  turn(wants, hand, shape, standing, bestDeviation);
+  return lieAt(wants, standing, bestDeviation, bestDepth, bestStrain);
 }
 
 /** 0 first and then to either side, so that equal strain keeps the wrist straight. */
-const YAWS: readonly { readonly yaw: number; readonly wrist: number }[] = yaws();
+const DEVIATIONS: readonly { readonly ulnarDeviation: number; readonly wrist: number }[] = deviations();
 
-function yaws() {
-  const { yawMost, yawStep } = PLACEMENT;
+function deviations() {
+  const { deviationMost, deviationStep } = PLACEMENT;
   const all: number[] = [];
-  for (let yaw = -yawMost[1]; yaw <= yawMost[0]; yaw += yawStep) all.push(yaw);
+  for (let ulnarDeviation = -deviationMost[1]; ulnarDeviation <= deviationMost[0]; ulnarDeviation += deviationStep)
+    all.push(ulnarDeviation);
   all.sort((a, b) => Math.abs(a) - Math.abs(b) || a - b);
-  return all.map((yaw) => ({ yaw, wrist: strainOfYaw(yaw) }));
+  return all.map((ulnarDeviation) => ({ ulnarDeviation, wrist: strainOfDeviation(ulnarDeviation) }));
 }
 
 /** Where one tip wants the hand's front: at its part's front, at its usual contact, at its back, with what it pivots. mm. */
@@ -52,11 +53,11 @@ interface Want {
   back: number;
 }
 
-/** Refilled for every yaw: this is the solver's inner loop. */
-function turn(wants: Want[], hand: Hand, shape: Shape, standing: readonly Standing[], yaw: number): void {
+/** Refilled for every ulnarDeviation: this is the solver's inner loop. */
+function turn(wants: Want[], hand: Hand, shape: Shape, standing: readonly Standing[], ulnarDeviation: number): void {
   for (let i = 0; i < wants.length; i++) {
     const { spot } = standing[i]!;
-    const offset = -unevenness(hand, shape, standing[i]!, 0, 0, yaw);
+    const offset = -unevenness(hand, shape, standing[i]!, 0, 0, ulnarDeviation);
     const want = wants[i]!;
     const pivot = pivotOf(standing[i]!.finger);
     want.offset = offset;
@@ -109,13 +110,19 @@ function lowestOf(wants: readonly Want[], depth: number): number {
   return lowest;
 }
 
-function lieAt(wants: readonly Want[], standing: readonly Standing[], yaw: number, depth: number, strain: number): Lie {
+function lieAt(
+  wants: readonly Want[],
+  standing: readonly Standing[],
+  ulnarDeviation: number,
+  depth: number,
+  strain: number,
+): Lie {
   const [highest, lowest] = [highestOf(wants), lowestOf(wants, depth)];
   const front = highest > lowest ? (highest + lowest) / 2 : comfortableFront(highest, lowest, wants);
   const y = standing.map(({ spot }, i) =>
     Math.min(spot.back, spot.usual + depth, Math.max(spot.front, front + wants[i]!.offset)),
   );
-  return { yaw, front, y, strain };
+  return { ulnarDeviation, front, y, strain };
 }
 
 /** Where there is room, the front at which the tips lie nearest to their usual contacts. */

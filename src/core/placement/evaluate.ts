@@ -19,23 +19,30 @@ export function strainOfUneven(mm: number): number {
   return mm <= freeUneven ? 0 : (100 * (mm - freeUneven)) / (mostUneven - freeUneven);
 }
 
-/** Yaw in degrees, positive towards the little finger; 0 with ease, 100 at the most, Infinity beyond. */
-export function strainOfYaw(yaw: number): number {
-  const side = yaw >= 0 ? 0 : 1;
-  const [ease, most] = [PLACEMENT.yawEase[side], PLACEMENT.yawMost[side]];
-  const bent = Math.abs(yaw);
+/** Ulnar deviation in degrees, positive towards the little finger; 0 with ease, 100 at the most, Infinity beyond. */
+export function strainOfDeviation(ulnarDeviation: number): number {
+  const side = ulnarDeviation >= 0 ? 0 : 1;
+  const [ease, most] = [PLACEMENT.deviationEase[side], PLACEMENT.deviationMost[side]];
+  const bent = Math.abs(ulnarDeviation);
   if (bent > most + 1e-9) return Infinity;
   return bent <= ease ? 0 : (2 * COMFORT * (bent - ease)) / (most - ease);
 }
 
 /**
  * mm by which a tip at depth y lies farther in than the hand at ease has it, when its foremost tip at ease
- * would stand at `front` and it is turned by `yaw` degrees. Turning moves a tip in or out by its key's middle: towards
+ * would stand at `front` and it is turned by `ulnarDeviation` degrees. Turning moves a tip in or out by its key's middle: towards
  * the little finger, that finger comes back and the thumb goes in.
  */
-export function unevenness(hand: Hand, shape: Shape, at: Standing, y: number, front: number, yaw: number): number {
+export function unevenness(
+  hand: Hand,
+  shape: Shape,
+  at: Standing,
+  y: number,
+  front: number,
+  ulnarDeviation: number,
+): number {
   const behind = (hand.behindFlat[at.finger - 1] as number) * PLACEMENT.reachDifference[shape];
-  return y + at.middle * Math.tan((yaw * Math.PI) / 180) - (front - behind);
+  return y + at.middle * Math.tan((ulnarDeviation * Math.PI) / 180) - (front - behind);
 }
 
 /** mm that a finger swings in and out by itself before it counts as uneven. */
@@ -57,7 +64,7 @@ export interface Stance {
   readonly x: readonly number[];
   readonly y: readonly number[];
   readonly front: number;
-  readonly yaw: number;
+  readonly ulnarDeviation: number;
 }
 
 /**
@@ -68,12 +75,12 @@ export function evaluate(
   hand: Hand,
   way: Way,
   standing: readonly Standing[],
-  { x, y, front, yaw }: Stance,
+  { x, y, front, ulnarDeviation }: Stance,
   demand: Demand = AT_ONCE,
 ): PlacementCauses {
   let [opening, uneven, depth] = [0, 0, 0];
   standing.forEach((a, i) => {
-    const apart = Math.abs(unevenness(hand, way.shape, a, y[i]!, front, yaw));
+    const apart = Math.abs(unevenness(hand, way.shape, a, y[i]!, front, ulnarDeviation));
     uneven = Math.max(uneven, strainOfUneven(Math.max(0, apart - pivotOf(a.finger))));
     depth = Math.max(depth, Math.max(0, y[i]! - a.spot.usual) * PLACEMENT.depthPerMm);
     for (let j = 0; j < i; j++) {
@@ -90,7 +97,7 @@ export function evaluate(
     load: opening * gain.load,
     uneven,
     raised,
-    wrist: strainOfYaw(yaw),
+    wrist: strainOfDeviation(ulnarDeviation),
     depth,
     way: strainOfWay(way),
   };

@@ -144,7 +144,7 @@ describe("where on the key, and how", () => {
     );
     if (upright?.kind !== "held" || leaning?.kind !== "held") throw new Error("The chord is held at 195 mm.");
     expect(leaning.strain).toBeLessThan(upright.strain);
-    expect(leaning.wrist.roll).toBeGreaterThan(0);
+    expect(leaning.wrist.supination).toBeGreaterThan(0);
   });
 
   it("a black key drags the thumb's hand in", () => {

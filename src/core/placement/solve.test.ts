@@ -5,7 +5,7 @@ import { handOfRulerSpan, type Hand } from "../hand/hand";
 import { FULL_SIZE } from "../keyboard/instrument";
 import { pitch } from "../keyboard/pitch";
 import { PLACEMENT } from "../physics";
-import { evaluate, pivotOf, strainOfPair, strainOfUneven, strainOfYaw, unevenness } from "./evaluate";
+import { evaluate, pivotOf, strainOfPair, strainOfUneven, strainOfDeviation, unevenness } from "./evaluate";
 import { total } from "./causes";
 import type { Allowed, Hold } from "./placement";
 import { solvePlacement } from "./solve";
@@ -38,21 +38,25 @@ function openingOnGrid(hand: Hand, way: Way, standing: readonly Standing[]): { x
 interface Lie {
   readonly y: number[];
   readonly front: number;
-  readonly yaw: number;
+  readonly ulnarDeviation: number;
   readonly strain: number;
 }
 
-/** How the hand lies on a grid of the wrist's depth, its yaw, and every tip's depth on its key. */
+/** How the hand lies on a grid of the wrist's depth, its ulnarDeviation, and every tip's depth on its key. */
 function lieOnGrid(hand: Hand, way: Way, standing: readonly Standing[]): Lie | null {
   let best: Lie | null = null;
   const middle = standing.reduce((sum, s) => sum + s.middle, 0) / standing.length;
-  for (const yaw of grid(-PLACEMENT.yawMost[1], PLACEMENT.yawMost[0], 3 * PLACEMENT.yawStep)) {
-    const wrist = strainOfYaw(yaw);
+  for (const ulnarDeviation of grid(
+    -PLACEMENT.deviationMost[1],
+    PLACEMENT.deviationMost[0],
+    3 * PLACEMENT.deviationStep,
+  )) {
+    const wrist = strainOfDeviation(ulnarDeviation);
     for (const ahead of grid(0, 150, FRONT_STEP)) {
-      const front = ahead - middle * Math.tan((yaw * Math.PI) / 180);
+      const front = ahead - middle * Math.tan((ulnarDeviation * Math.PI) / 180);
       const choices = standing.map((at) =>
         reachable(grid(at.spot.front, at.spot.back, Y_STEP), (y) => {
-          const apart = Math.abs(unevenness(hand, way.shape, at, y, front, yaw));
+          const apart = Math.abs(unevenness(hand, way.shape, at, y, front, ulnarDeviation));
           const uneven = strainOfUneven(Math.max(0, apart - pivotOf(at.finger)));
           return { uneven, depth: Math.max(0, y - at.spot.usual) * PLACEMENT.depthPerMm };
         }),
@@ -64,7 +68,7 @@ function lieOnGrid(hand: Hand, way: Way, standing: readonly Standing[]): Lie | n
           if (tip.depth > depth) depth = tip.depth;
         }
         const strain = wrist + uneven + depth;
-        if (strain < (best?.strain ?? Infinity)) best = { y: tips.map((t) => t.at), front, yaw, strain };
+        if (strain < (best?.strain ?? Infinity)) best = { y: tips.map((t) => t.at), front, ulnarDeviation, strain };
       });
     }
   }
@@ -171,18 +175,18 @@ describe("the placement solver", () => {
 
   it("turns towards the little finger to bring the thumb in, and towards the thumb to bring the little finger in", () => {
     const hand = handOfRulerSpan("right", 205);
-    const yawOf = (thumb: number, little: number): number => {
+    const deviationOf = (thumb: number, little: number): number => {
       const holds: Hold[] = [
         { finger: 1, key: pitch(thumb) },
         { finger: 5, key: pitch(little) },
       ];
       const found = solvePlacement(hand, FULL_SIZE, holds, { shapes: ["flat"], parts: ["head"] });
       if (found.kind !== "held") throw new Error("out of reach");
-      return found.wrist.yaw;
+      return found.wrist.ulnarDeviation;
     };
     // B flat and A with flat fingers: the thumb on black, the little finger on white.
-    expect(yawOf(58, 69)).toBeGreaterThan(0);
-    expect(yawOf(59, 70)).toBeLessThanOrEqual(0);
+    expect(deviationOf(58, 69)).toBeGreaterThan(0);
+    expect(deviationOf(59, 70)).toBeLessThanOrEqual(0);
   });
 
   it("is mirrored in the other hand", () => {
@@ -196,7 +200,7 @@ describe("the placement solver", () => {
       expect(left.kind).toBe(right.kind);
       if (right.kind === "held" && left.kind === "held") {
         expect(left.strain).toBeCloseTo(right.strain, 6);
-        expect(left.wrist.yaw).toBe(right.wrist.yaw);
+        expect(left.wrist.ulnarDeviation).toBe(right.wrist.ulnarDeviation);
       } else if (right.kind === "out-of-reach" && left.kind === "out-of-reach") {
         expect(left.short?.mm ?? 0).toBeCloseTo(right.short?.mm ?? 0, 3);
       }

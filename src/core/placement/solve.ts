@@ -17,7 +17,7 @@ import { SHAPES, strainOfWay, TILTS, type Way } from "./ways";
  *
  * Over every allowed shape, tilt and part of each key: the strain of the most strained pair is least where the
  * bounds on all tips together first have room (openings.ts, to within a thousandth of strain), the lie in and
- * out is least at one of a few depths for each yaw tried (depth.ts); the two do not touch one another, so the
+ * out is least at one of a few depths for each ulnarDeviation tried (depth.ts); the two do not touch one another, so the
  * sum of the least is the least of the sum. Left is the mirror of right.
  *
  * @param holds one to five fingers, each once, none of them resting
@@ -98,7 +98,13 @@ function heldAs(
     bounds,
     standing.map((s) => s.wish),
   );
-  const causes = evaluate(hand, way, standing, { x, y: lie.y, front: lie.front, yaw: lie.yaw }, demand);
+  const causes = evaluate(
+    hand,
+    way,
+    standing,
+    { x, y: lie.y, front: lie.front, ulnarDeviation: lie.ulnarDeviation },
+    demand,
+  );
   const tips = holds.map(({ finger, key }, i): Tip => ({
     finger,
     key,
@@ -116,23 +122,23 @@ function heldAs(
   };
 }
 
-/** The wrist lies behind the tips where they would be at ease, turned about the hand's middle by its yaw. */
+/** The wrist lies behind the tips where they would be at ease, turned about the hand's middle by its ulnarDeviation. */
 function wristOf(
   hand: Hand,
   way: Way,
   standing: readonly Standing[],
   x: readonly number[],
-  { front, yaw }: Lie,
+  { front, ulnarDeviation }: Lie,
 ): Wrist {
   const middle =
     standing.reduce((sum, { finger }, i) => sum + x[i]! - hand.restOffsets[finger - 1]!, 0) / standing.length;
   const length = HAND.tipToWrist * scaleOf(hand);
-  const turn = (yaw * Math.PI) / 180;
+  const turn = (ulnarDeviation * Math.PI) / 180;
   const foremost = front - middle * Math.tan(turn);
   return {
     at: { x: mirrored(hand, middle - length * Math.sin(turn)), y: foremost - length * Math.cos(turn) },
-    yaw,
-    roll: way.tilt === "leaning" ? PLACEMENT.leanDegrees : 0,
+    ulnarDeviation,
+    supination: way.tilt === "leaning" ? PLACEMENT.leanDegrees : 0,
   };
 }
 

@@ -13,7 +13,7 @@ import { limitsIn, type Way } from "./ways";
 export interface Standing {
   readonly finger: Finger;
   readonly spot: Spot;
-  /** mm, middle of the key: yaw moves the tip in or out by it. */
+  /** mm, middle of the key: ulnarDeviation moves the tip in or out by it. */
   readonly middle: number;
   /** mm, where the tip would stand of itself. */
   readonly wish: number;

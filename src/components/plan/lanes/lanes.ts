@@ -23,7 +23,7 @@ const turn: PlanLane = {
   label: "Turn",
   kind: "line",
   series({ frames }) {
-    const [thumb, little] = PLAN.rollMost;
+    const [thumb, little] = PLAN.supinationMost;
     return line(
       frames,
       "degrees",
@@ -31,9 +31,9 @@ const turn: PlanLane = {
         { at: -thumb, figure: `−${thumb}°`, words: `${thumb}° to the thumb, the end of its way` },
         { at: little, figure: `${little}°`, words: `${little}° to the little finger, the end of its way` },
       ],
-      ({ roll }) => ({
-        value: roll,
-        words: `turned ${Math.abs(roll).toFixed(0)}° towards the ${roll < 0 ? "thumb" : "little finger"}`,
+      ({ supination }) => ({
+        value: supination,
+        words: `turned ${Math.abs(supination).toFixed(0)}° towards the ${supination < 0 ? "thumb" : "little finger"}`,
         beyond: false,
       }),
     );

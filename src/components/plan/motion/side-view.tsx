@@ -59,9 +59,13 @@ export function SideView({ hands }: { hands: readonly SeenFromSide[] }) {
   );
 }
 
-function Profile({ side, moment: { pose, height, roll, onBlack }, faint }: SeenFromSide & { readonly faint: boolean }) {
+function Profile({
+  side,
+  moment: { pose, height, supination, onBlack },
+  faint,
+}: SeenFromSide & { readonly faint: boolean }) {
   const wrist = { x: pose.wrist.y, y: -LEVEL - height };
-  const tilt = (side === "right" ? 1 : -1) * roll;
+  const tilt = (side === "right" ? 1 : -1) * supination;
   return (
     <g
       data-side-view={side}
@@ -105,7 +109,7 @@ function Profile({ side, moment: { pose, height, roll, onBlack }, faint }: SeenF
       </g>
       {!faint && (
         <text x={LEFT + 4} y={TOP + 12} fontSize={11} fill="var(--ink)" stroke="none" fontFamily="var(--font-sans)">
-          {`wrist ${signed(height)} mm, turn ${Math.abs(Math.round(roll))}° to the ${roll < 0 ? "thumb" : "little finger"}`}
+          {`wrist ${signed(height)} mm, turn ${Math.abs(Math.round(supination))}° to the ${supination < 0 ? "thumb" : "little finger"}`}
         </text>
       )}
     </g>
@@ -117,6 +121,6 @@ function signed(value: number): string {
   return whole < 0 ? `−${-whole}` : `+${whole}`;
 }
 
-function inWords({ side, moment: { height, roll } }: SeenFromSide): string {
-  return `${side === "right" ? "Right" : "Left"} wrist ${signed(height)} mm, turned ${Math.abs(Math.round(roll))} degrees towards the ${roll < 0 ? "thumb" : "little finger"}.`;
+function inWords({ side, moment: { height, supination } }: SeenFromSide): string {
+  return `${side === "right" ? "Right" : "Left"} wrist ${signed(height)} mm, turned ${Math.abs(Math.round(supination))} degrees towards the ${supination < 0 ? "thumb" : "little finger"}.`;
 }

@@ -19,7 +19,7 @@ export function voicingOf(side: Side, frames: readonly PlanFrame[]): readonly Vo
     struck.flatMap(({ stroke, finger }): Voiced[] => {
       const tip = tips.find((t) => t.finger === finger);
       if (!stroke.tune || !tip) return [];
-      const axis = wrist.at.x + mirror * (tip.at.y - wrist.at.y) * Math.tan((wrist.yaw * Math.PI) / 180);
+      const axis = wrist.at.x + mirror * (tip.at.y - wrist.at.y) * Math.tan((wrist.ulnarDeviation * Math.PI) / 180);
       const lean = finger < 3 ? "thumb" : finger > 3 ? "little finger" : "neither";
       return [{ note: stroke.notes[0]!, finger, lean, fromAxis: Math.abs(tip.at.x - axis) }];
     }),

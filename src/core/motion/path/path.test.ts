@@ -50,7 +50,7 @@ describe("the path of a hand", () => {
         const x = task!.hand.side === "right" ? frame.x : -frame.x;
         expect(x).toBeGreaterThanOrEqual(least - 1e-6);
         expect(x).toBeLessThanOrEqual(most + 1e-6);
-        expect(Math.abs(frame.roll)).toBeLessThanOrEqual(PLAN.rollMost[1]);
+        expect(Math.abs(frame.supination)).toBeLessThanOrEqual(PLAN.supinationMost[1]);
         // The last round turns the hand after it has gone in: what room is left is told for the turn it then has.
         for (const coordinate of ["x", "depth"] as const) {
           const room = frame.room[coordinate];
@@ -103,7 +103,7 @@ describe("the path of a hand", () => {
     right.frames.forEach((frame, i) => {
       const other = left.frames[i]!;
       expect(about - frame.x).toBeCloseTo(other.x, 6);
-      for (const same of ["depth", "height", "yaw", "roll", "shape"] as const) {
+      for (const same of ["depth", "height", "ulnarDeviation", "supination", "shape"] as const) {
         if (typeof frame[same] === "number") expect(frame[same]).toBeCloseTo(other[same] as number, 6);
         else expect(frame[same]).toBe(other[same]);
       }

@@ -29,9 +29,9 @@ export interface PlanFrame {
   /** Of the wrist over its level. */
   readonly height: number;
   /** Degrees at the wrist, positive towards the little finger. */
-  readonly yaw: number;
+  readonly ulnarDeviation: number;
   /** Degrees of the forearm's turn, positive towards the little finger. */
-  readonly roll: number;
+  readonly supination: number;
   readonly shape: Shape;
   readonly tilt: Tilt;
   readonly texture: Texture;
@@ -52,11 +52,11 @@ export interface PlanFrame {
 export interface Path {
   readonly frames: readonly PlanFrame[];
   readonly places: readonly Place[];
-  /** mm, mirrored so that x rises towards finger 5; degrees for yaw and roll. */
+  /** mm, mirrored so that x rises towards finger 5; degrees for ulnarDeviation and supination. */
   readonly ways: Readonly<Record<Coordinate, Way>>;
 }
 
-const COORDINATES = ["x", "depth", "height", "yaw", "roll"] as const;
+const COORDINATES = ["x", "depth", "height", "ulnarDeviation", "supination"] as const;
 export type Coordinate = (typeof COORDINATES)[number];
 
 /** Rounds of turning and going in after one another; each only lowers the whole. */
@@ -67,7 +67,7 @@ const ROUNDS = 2;
  *
  * Coordinates are found one after another, each the exact minimum of acceleration and departure from ease (smooth.ts)
  * within the bounds that the fingers on their keys leave while the others stand (place.ts): sideways first, then in and
- * out and yaw by turns. Together the limits are not convex, but each of these is, and each begins inside its bounds, so
+ * out and ulnarDeviation by turns. Together the limits are not convex, but each of these is, and each begins inside its bounds, so
  * that no step leaves them; every frame is then priced by the placement solver's own evaluation, which is Infinity
  * where a limit is broken. Where fingers stay down over an onset or sound on, the hand is bound until it may leave.
  * @param starts places of the onsets that begin a group
@@ -77,36 +77,43 @@ export function pathOf(task: Task, frames: readonly Frame[], starts: ReadonlySet
   const places = placesOf(task, frames);
   const clock = clockOf(task, frames, places);
   const x = clock.smoothed((at) => ({ ease: at.ease, ...sideways(hand, at) }));
-  let yaw = clock.smoothed((at) => ({ ease: at.yaw, least: at.yaw, most: at.yaw }));
-  let depth = yaw;
+  let ulnarDeviation = clock.smoothed((at) => ({
+    ease: at.ulnarDeviation,
+    least: at.ulnarDeviation,
+    most: at.ulnarDeviation,
+  }));
+  let depth = ulnarDeviation;
   for (let round = 0; round < ROUNDS; round++) {
-    const turns = yaw;
+    const turns = ulnarDeviation;
     depth = clock.smoothed(
       (at, k) => ({
-        ease: at.front - x.x[k]! * Math.tan((at.yaw * Math.PI) / 180),
+        ease: at.front - x.x[k]! * Math.tan((at.ulnarDeviation * Math.PI) / 180),
         ...inward(hand, at, x.x[k]!, turns.x[k]!),
       }),
       { isBound: false },
     );
     const depths = depth;
-    yaw = clock.smoothed((at, k) => ({ ease: at.yaw, ...turned(hand, at, x.x[k]!, depths.x[k]!) }));
+    ulnarDeviation = clock.smoothed((at, k) => ({
+      ease: at.ulnarDeviation,
+      ...turned(hand, at, x.x[k]!, depths.x[k]!),
+    }));
   }
   const heights = heightsWanted(places, starts);
-  const rolls = rollsWanted(places);
+  const supinations = rollsWanted(places);
   const [under, over] = PLAN.heightMost;
   const height = clock.smoothed((_, __, i) => ({ ease: heights[i]!, least: -under, most: over }), {
     lifted: PLAN.heightOfGroup / 2,
   });
-  const [thumb, little] = PLAN.rollMost;
-  const roll = clock.smoothed((_, __, i) => ({ ease: rolls[i]!, least: -thumb, most: little }));
-  const ways = { x, depth, height, yaw, roll };
+  const [thumb, little] = PLAN.supinationMost;
+  const supination = clock.smoothed((_, __, i) => ({ ease: supinations[i]!, least: -thumb, most: little }));
+  const ways = { x, depth, height, ulnarDeviation, supination };
   return { places, ways, frames: places.map((place, i) => frameAt(task, place, ways, clock.onsets[i]!)) };
 }
 
 function frameAt(task: Task, place: Place, ways: Path["ways"], k: number): PlanFrame {
   const { hand } = task;
-  const [middle, depth, yaw] = [ways.x.x[k]!, ways.depth.x[k]!, ways.yaw.x[k]!];
-  const { y, strain } = lyingAs(hand, place, middle, depth, yaw);
+  const [middle, depth, ulnarDeviation] = [ways.x.x[k]!, ways.depth.x[k]!, ways.ulnarDeviation.x[k]!];
+  const { y, strain } = lyingAs(hand, place, middle, depth, ulnarDeviation);
   const { frame } = place;
   return {
     frame,
@@ -116,17 +123,17 @@ function frameAt(task: Task, place: Place, ways: Path["ways"], k: number): PlanF
     ease: mirrored(hand, place.ease),
     depth,
     height: ways.height.x[k]!,
-    yaw,
-    roll: ways.roll.x[k]!,
+    ulnarDeviation,
+    supination: ways.supination.x[k]!,
     shape: place.way.shape,
     tilt: place.way.tilt,
     texture: place.texture,
     tips: place.tips.map((tip, i) => ({ ...tip, at: { x: tip.at.x, y: y[i]! } })),
-    wrist: wristAt(task, { x: middle, depth, yaw, roll: ways.roll.x[k]! }),
+    wrist: wristAt(task, { x: middle, depth, ulnarDeviation, supination: ways.supination.x[k]! }),
     strain,
     room: {
       x: bounded(across(hand, sideways(hand, place))),
-      depth: bounded(inward(hand, place, middle, yaw)),
+      depth: bounded(inward(hand, place, middle, ulnarDeviation)),
     },
     short: shortOf(task, place),
   };
@@ -151,14 +158,14 @@ function shortOf(task: Task, { tips, frame: { struck, held } }: Place): number |
 /** The wrist in keyboard coordinates, from the middle of the hand in its own. */
 export function wristAt(
   { hand }: Pick<Task, "hand">,
-  at: Readonly<Record<"x" | "depth" | "yaw" | "roll", number>>,
+  at: Readonly<Record<"x" | "depth" | "ulnarDeviation" | "supination", number>>,
 ): Wrist {
-  const turn = (at.yaw * Math.PI) / 180;
+  const turn = (at.ulnarDeviation * Math.PI) / 180;
   const length = lengthOf(hand);
   return {
     at: { x: mirrored(hand, at.x - length * Math.sin(turn)), y: at.depth - length * Math.cos(turn) },
-    yaw: at.yaw,
-    roll: at.roll,
+    ulnarDeviation: at.ulnarDeviation,
+    supination: at.supination,
   };
 }
 

@@ -28,7 +28,7 @@ export interface Place {
   readonly ease: number;
   /** mm, y at which the foremost tip would stand at ease, taken at x = 0 along the hand's turn; degrees. */
   readonly front: number;
-  readonly yaw: number;
+  readonly ulnarDeviation: number;
   /** Of the easiest placement, 0 to 100; 0 where nothing is down. */
   readonly strain: number;
 }
@@ -50,7 +50,7 @@ function placeOf(task: Task, frame: Frame, texture: Texture, solved: Solved): Pl
   const standing = tips.map((tip) => standingOf(hand, instrument, tip));
   const x = tips.map((tip) => mirrored(hand, tip.at.x));
   const ease = x.reduce((sum, at, i) => sum + at - restOf(hand, standing[i]!), 0) / x.length;
-  const turn = (held.wrist.yaw * Math.PI) / 180;
+  const turn = (held.wrist.ulnarDeviation * Math.PI) / 180;
   const length = lengthOf(hand);
   const middle = mirrored(hand, held.wrist.at.x) + length * Math.sin(turn);
   const foremost = held.wrist.at.y + length * Math.cos(turn);
@@ -65,7 +65,7 @@ function placeOf(task: Task, frame: Frame, texture: Texture, solved: Solved): Pl
     x,
     ease,
     front,
-    yaw: held.wrist.yaw,
+    ulnarDeviation: held.wrist.ulnarDeviation,
     strain: held.strain,
   };
 }
@@ -81,7 +81,7 @@ function nowhere(frame: Frame, texture: Texture): Place {
     x: [],
     ease: frame.centre,
     front: frame.depth,
-    yaw: 0,
+    ulnarDeviation: 0,
     strain: 0,
   };
 }
@@ -153,11 +153,12 @@ export function sideways(hand: Hand, { standing, way, x, ease }: Place): Bounds 
  * How far in the hand may lie with its middle at a place and turned by degrees: no tip farther from where it would lie at
  * ease than fingers reach in or out.
  */
-export function inward(hand: Hand, place: Place, middle: number, yaw: number): Bounds {
+export function inward(hand: Hand, place: Place, middle: number, ulnarDeviation: number): Bounds {
   let [least, most] = [-Infinity, Infinity];
   for (const standing of place.standing) {
     const reach = PLACEMENT.mostUneven + pivotOf(standing.finger);
-    const off = behindOf(hand, place, standing) + (standing.middle - middle) * Math.tan((yaw * Math.PI) / 180);
+    const off =
+      behindOf(hand, place, standing) + (standing.middle - middle) * Math.tan((ulnarDeviation * Math.PI) / 180);
     least = Math.max(least, standing.spot.front - reach + off);
     most = Math.min(most, standing.spot.back + reach + off);
   }
@@ -166,7 +167,7 @@ export function inward(hand: Hand, place: Place, middle: number, yaw: number): B
 
 /** How far the hand may be turned, in degrees, with its middle and its depth given. */
 export function turned(hand: Hand, place: Place, middle: number, depth: number): Bounds {
-  let [least, most] = [-PLACEMENT.yawMost[1], PLACEMENT.yawMost[0]] as [number, number];
+  let [least, most] = [-PLACEMENT.deviationMost[1], PLACEMENT.deviationMost[0]] as [number, number];
   for (const standing of place.standing) {
     const beside = standing.middle - middle;
     if (Math.abs(beside) < 1) continue;
@@ -191,16 +192,16 @@ export function lyingAs(
   place: Place,
   middle: number,
   depth: number,
-  yaw: number,
+  ulnarDeviation: number,
 ): { readonly y: readonly number[]; readonly strain: number } {
   const { standing, way, x } = place;
-  const front = depth + middle * Math.tan((yaw * Math.PI) / 180);
+  const front = depth + middle * Math.tan((ulnarDeviation * Math.PI) / 180);
   const y = standing.map((at) => {
-    const ease = -unevenness(hand, way.shape, at, 0, front, yaw);
+    const ease = -unevenness(hand, way.shape, at, 0, front, ulnarDeviation);
     const free = PLACEMENT.freeUneven + pivotOf(at.finger);
     const near = Math.min(ease + free, Math.max(ease - free, at.spot.usual));
     return Math.min(at.spot.back, Math.max(at.spot.front, near));
   });
-  const strain = total(evaluate(hand, way, standing, { x, y, front, yaw }));
+  const strain = total(evaluate(hand, way, standing, { x, y, front, ulnarDeviation }));
   return { y, strain: Number.isFinite(strain) ? Math.min(100, strain) : strain };
 }

@@ -26,7 +26,7 @@ const LEAST = { strain: 0.05, mm: 0.5 };
 interface Changed {
   readonly x: number;
   readonly depth: number;
-  readonly yaw: number;
+  readonly ulnarDeviation: number;
   readonly leaning: boolean;
 }
 
@@ -41,13 +41,13 @@ const TRIES: readonly Try[] = [
   {
     id: "turn-out",
     words: `turn the hand ${PLAN.angleTried} degrees towards the little finger`,
-    change: (a) => ({ ...a, yaw: a.yaw + PLAN.angleTried }),
+    change: (a) => ({ ...a, ulnarDeviation: a.ulnarDeviation + PLAN.angleTried }),
     gain: "angle",
   },
   {
     id: "turn-in",
     words: `turn the hand ${PLAN.angleTried} degrees towards the thumb`,
-    change: (a) => ({ ...a, yaw: a.yaw - PLAN.angleTried }),
+    change: (a) => ({ ...a, ulnarDeviation: a.ulnarDeviation - PLAN.angleTried }),
     gain: "angle",
   },
   {
@@ -95,12 +95,12 @@ export function adjustmentsAt(
   const now: Changed = {
     x: mirrored(hand, frame.x),
     depth: frame.depth,
-    yaw: frame.yaw,
+    ulnarDeviation: frame.ulnarDeviation,
     leaning: place.way.tilt === "leaning",
   };
-  const strainAs = ({ x, depth, yaw, leaning }: Changed): number => {
+  const strainAs = ({ x, depth, ulnarDeviation, leaning }: Changed): number => {
     const way = { shape: place.way.shape, tilt: leaning ? ("leaning" as const) : ("upright" as const) };
-    return lyingAs(hand, { ...place, way }, x, depth, yaw).strain + offCentreStrain(x - place.ease);
+    return lyingAs(hand, { ...place, way }, x, depth, ulnarDeviation).strain + offCentreStrain(x - place.ease);
   };
   const before = strainAs(now);
   return TRIES.flatMap(({ id, words, change, gain }): Adjustment[] => {
@@ -119,13 +119,14 @@ function lyingThen(
   hand: Hand,
   frame: PlanFrame,
   place: Place,
-  { x, depth, yaw, leaning }: Changed,
+  { x, depth, ulnarDeviation, leaning }: Changed,
 ): Pick<Adjustment, "tips" | "wrist"> {
-  const { y } = lyingAs(hand, place, x, depth, yaw);
-  const roll = leaning === (place.way.tilt === "leaning") ? frame.roll : leaning ? PLACEMENT.leanDegrees : 0;
+  const { y } = lyingAs(hand, place, x, depth, ulnarDeviation);
+  const supination =
+    leaning === (place.way.tilt === "leaning") ? frame.supination : leaning ? PLACEMENT.leanDegrees : 0;
   return {
     tips: new Map(frame.tips.map(({ finger, at }, i) => [finger, { x: at.x, y: y[i]! }])),
-    wrist: wristAt({ hand }, { x, depth, yaw, roll }),
+    wrist: wristAt({ hand }, { x, depth, ulnarDeviation, supination }),
   };
 }
 
@@ -139,10 +140,10 @@ function offCentreStrain(mm: number): number {
   return (100 * Math.max(0, Math.abs(mm) - freeUneven / 2)) / mostUneven;
 }
 
-function isWithin(hand: Hand, place: Place, { x, depth, yaw }: Changed): boolean {
+function isWithin(hand: Hand, place: Place, { x, depth, ulnarDeviation }: Changed): boolean {
   const [side, turn] = [sideways(hand, place), turned(hand, place, x, depth)];
-  const depths = inward(hand, place, x, yaw);
+  const depths = inward(hand, place, x, ulnarDeviation);
   const inside = (value: number, { least, most }: { least: number; most: number }): boolean =>
     value >= least && value <= most;
-  return inside(x, side) && inside(depth, depths) && inside(yaw, turn);
+  return inside(x, side) && inside(depth, depths) && inside(ulnarDeviation, turn);
 }

@@ -42,10 +42,10 @@ describe("the forearm's turn", () => {
 
   it("goes to and fro with the fingers that play, and lies between in the midst of a run", () => {
     const rocking = handOf(studyOfKeys([60, 67, 60, 67, 60, 67], "right", { tempo: 60 }), "151515");
-    rocking.frames.forEach((f, i) => expect(Math.sign(f.roll)).toBe(i % 2 === 0 ? -1 : 1));
+    rocking.frames.forEach((f, i) => expect(Math.sign(f.supination)).toBe(i % 2 === 0 ? -1 : 1));
     const run = handOf(studyOfKeys([60, 62, 64, 65, 67], "right", { tempo: 60 }), "12345");
-    const rolls = run.frames.map((f) => f.roll);
-    expect([...rolls].sort((a, b) => a - b)).toEqual(rolls);
+    const supinations = run.frames.map((f) => f.supination);
+    expect([...supinations].sort((a, b) => a - b)).toEqual(supinations);
     expect(run.turns).toEqual([
       { kind: "single", towards: "little finger", notes: run.frames.flatMap((f) => f.notes) },
     ]);

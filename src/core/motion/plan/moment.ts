@@ -13,7 +13,7 @@ export interface HandMoment {
   /** mm of the wrist over its level. */
   readonly height: number;
   /** Degrees of the forearm's turn, positive towards the little finger. */
-  readonly roll: number;
+  readonly supination: number;
   readonly fingers: Readonly<Record<Finger, FingerState>>;
   /** Fingers that are down on black keys. */
   readonly onBlack: readonly Finger[];
@@ -42,7 +42,7 @@ export function handAt(plan: HandPlan, ms: number): HandMoment | null {
   return {
     pose: coming === null ? pose : approaching(pose, coming, down),
     height: place.height,
-    roll: place.roll,
+    supination: place.supination,
     fingers: Object.fromEntries(FINGERS.map((finger) => [finger, stateOf(finger, frame, down, ms)])) as Record<
       Finger,
       FingerState
