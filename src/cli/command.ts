@@ -13,7 +13,7 @@ export interface Speaking {
 }
 
 /** What a command finds of one file. */
-export interface Found {
+export interface WordsFound {
   /** As a line of JSON. */
   readonly entry: object;
   /** As lines to read. */
@@ -27,7 +27,7 @@ export interface Command {
   /** What it is for, in one sentence. */
   readonly summary: string;
   readonly usage: string;
-  find(opened: Opened, wishes: Wishes): Found;
+  find(opened: Opened, wishes: Wishes): WordsFound;
 }
 
 /**

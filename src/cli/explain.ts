@@ -1,6 +1,6 @@
 import { figuresOf } from "@/core/figures/find";
 import { trapsOf } from "@/core/figures/traps";
-import { adviceOn, type Change } from "@/core/fingering/explain/advice";
+import { adviceOn, type FingerChange } from "@/core/fingering/explain/advice";
 import { conflictsOf } from "@/core/options/asked/conflicts";
 import { bestLeaning } from "@/core/options/leaning-study";
 import { leaningById } from "@/core/options/leanings";
@@ -11,7 +11,7 @@ import { handOf } from "@/core/passage/passage";
 import { pitchName } from "@/core/keyboard/pitch";
 import { placeText } from "@/core/passage/place";
 import type { Fingering } from "@/core/fingering/study/fingering";
-import { run, type Command, type Found } from "./command";
+import { run, type Command, type WordsFound } from "./command";
 import { joinEntry, notesInOrder, rounded, type Opened } from "./file-study";
 import { aligned } from "./table";
 import { MANNER_USAGE, type Wishes } from "./wishes";
@@ -28,7 +28,7 @@ export function explain(args: readonly string[], print: (line: string) => void, 
   return run(EXPLAIN, args, { print, tell });
 }
 
-function explanation({ study }: Opened, wishes: Wishes): Found {
+function explanation({ study }: Opened, wishes: Wishes): WordsFound {
   const printed = printedDigits(study);
   const given = { ...printed, ...wishes.pin };
   const [fingering] = bestFingerings(study, { pins: given }, 1);
@@ -69,7 +69,12 @@ function explanation({ study }: Opened, wishes: Wishes): Found {
 }
 
 /** The whole, then every note that strains with its causes, then what would be changed. */
-function tableOf(study: Study, fingering: Fingering, judged: Judged, changes: readonly Change[]): readonly string[] {
+function tableOf(
+  study: Study,
+  fingering: Fingering,
+  judged: Judged,
+  changes: readonly FingerChange[],
+): readonly string[] {
   const notes = notesInOrder(study);
   if (notes.length === 0) return ["The hands asked for play nothing here."];
   const rows = notes.flatMap((note) => {

@@ -20,7 +20,7 @@ import { USUAL_ALLOWANCES } from "@/core/reach/allowances";
 import { remediesFor } from "@/core/reach/remedies-for";
 import { pitchName } from "@/core/keyboard/pitch";
 import { placeText } from "@/core/passage/place";
-import { run, type Command, type Found } from "./command";
+import { run, type Command, type WordsFound } from "./command";
 import { joinEntry, notesInOrder, rounded, type Opened } from "./file-study";
 import { aligned } from "./table";
 import { conditionsFrom, MANNER_USAGE, type Wishes } from "./wishes";
@@ -44,7 +44,7 @@ interface Listed {
 }
 
 /** The notes of the hands asked for, and each option with one entry a note in the same order. */
-function found({ study: written }: Opened, wishes: Wishes): Found {
+function found({ study: written }: Opened, wishes: Wishes): WordsFound {
   const shared = wishes.redistribute ? sharedOut(written, wishes) : null;
   const study = shared ? { ...written, passage: asShared(written.passage, shared) } : written;
   const notes = notesInOrder(study);

@@ -4,7 +4,7 @@ import { offCentre } from "@/core/motion/path/centre";
 import type { HandPlan } from "@/core/motion/plan/hand-plan";
 import { planOf, type Plan } from "@/core/motion/plan/plan";
 import { placeText } from "@/core/passage/place";
-import { run, type Command, type Found } from "./command";
+import { run, type Command, type WordsFound } from "./command";
 import { rounded, type Opened } from "./file-study";
 import { aligned } from "./table";
 import { MANNER_USAGE, type Wishes } from "./wishes";
@@ -21,7 +21,7 @@ export function plan(args: readonly string[], print: (line: string) => void, tel
   return run(PLAN, args, { print, tell });
 }
 
-function planned({ study }: Opened, wishes: Wishes): Found {
+function planned({ study }: Opened, wishes: Wishes): WordsFound {
   const [fingering] = bestFingerings(study, { pins: { ...printedDigits(study), ...wishes.pin } }, 1);
   const found = planOf(study, fingering!);
   const { tempo, hands, together, inFront, warnings } = found;

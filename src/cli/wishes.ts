@@ -7,7 +7,7 @@ import { LEANING_IDS } from "@/core/options/leanings";
 import { ALLOWED, EASIER } from "@/core/options/sharing/wishes";
 import type { Finger, Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
-import { ARPEGGIOS, TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
+import { ARPEGGIOS, TEMPO_RANGE, type Redistribution } from "@/core/passage/passage";
 import { HAND } from "@/core/physics";
 
 /** A number within limits, and what to say where it is none. */
@@ -108,7 +108,7 @@ const Wishes = z.object({
   give: z
     .array(give)
     .default([])
-    .transform((given) => Object.fromEntries(given) as HandsTaken),
+    .transform((given) => Object.fromEntries(given) as Redistribution),
   redistribute: oneOf(ALLOWED).optional(),
   share: z.array(noteId).default([]),
   easier: oneOf(EASIER).default("even"),

@@ -4,7 +4,7 @@ import { revalidatePath } from "next/cache";
 import type { FingeringWishes } from "@/core/options/asked/wishes";
 import { isSame } from "@/core/merge";
 import type { PlanMarks } from "@/core/motion/marks/plan-marks";
-import type { HandsTaken } from "@/core/passage/passage";
+import type { Redistribution } from "@/core/passage/passage";
 import type { Day } from "@/core/time/days";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
@@ -30,7 +30,7 @@ import { endRest, RestAsked, RestChange, startRest } from "./hands/rests";
 import type {
   Answer,
   InstrumentData,
-  Kept,
+  OptionKept,
   MeasurementData,
   OptionData,
   RemediesKept,
@@ -65,7 +65,7 @@ export async function keepFirstOptions(asked: unknown): Promise<Answer<readonly 
   return answering(FirstOptionsAsked, asked, ({ db }, given) => addFirstOptions(db, given));
 }
 
-export async function changeOption(asked: unknown): Promise<Answer<Kept>> {
+export async function changeOption(asked: unknown): Promise<Answer<OptionKept>> {
   return answering(EditAsked, asked, ({ db }, given) => editOption(db, given));
 }
 
@@ -170,7 +170,7 @@ export async function keepPlan(asked: unknown): Promise<Answer<WholeKept<PlanMar
   return tune && !isSame(tune.before.tune, tune.after.tune) ? refreshed(answer) : answer;
 }
 
-export async function giveHands(asked: unknown): Promise<Answer<WholeKept<HandsTaken>>> {
+export async function giveHands(asked: unknown): Promise<Answer<WholeKept<Redistribution>>> {
   return refreshed(await answering(TakenAsked, asked, ({ db }, given) => shareOut(db, given)));
 }
 

@@ -83,7 +83,7 @@ export type Answer<T> =
     };
 
 /** A change kept, or refused because the option has moved on since the page was shown. */
-export type Kept = { readonly outcome: "kept" | "outdated"; readonly now: OptionData };
+export type OptionKept = { readonly outcome: "kept" | "outdated"; readonly now: OptionData };
 
 /** What a passage holds whole, after a change and with those of other windows, and the passage's options on it. */
 export interface WholeKept<T> {
@@ -92,7 +92,7 @@ export interface WholeKept<T> {
 }
 
 /** Where undo or redo has come to: an edit of the option, or a change of the whole passage, with all options after it. */
-export type Walked = Kept & { readonly options: readonly OptionData[] | null };
+export type Walked = OptionKept & { readonly options: readonly OptionData[] | null };
 
 /** What is chosen for a passage's notes, and its options worked out anew on it. */
 export interface RemediesKept {

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { insertBar, put, remove, toggleKey } from "@/core/entry/changes";
-import { EMPTY_BAR, type Changed, type Entry } from "@/core/entry/entry";
+import { EMPTY_BAR, type EntryChanged, type Entry } from "@/core/entry/entry";
 import { drain } from "@/core/drain";
 import { findingFirstOptions } from "@/core/options/first-options";
 import { studyOf } from "@/core/fingering/study/study-data";
@@ -19,15 +19,15 @@ let db: Db;
 let drop: () => Promise<void>;
 const QUARTER = { base: 4, dotted: false, tuplet: null } as const;
 
-function entered(keys: readonly number[]): Changed {
+function entered(keys: readonly number[]): EntryChanged {
   const entry: Entry = { title: "Stairs at dusk", fifths: 0, time: [4, 4], tempo: 84, bars: [EMPTY_BAR] };
-  let now: Changed = { entry, cursor: { bar: 0, voice: 0, at: 0 }, complaint: null };
+  let now: EntryChanged = { entry, cursor: { bar: 0, voice: 0, at: 0 }, complaint: null };
   for (const [i, key] of keys.entries()) now = put(now.entry, now.cursor, [key], QUARTER, () => `i${i}`);
   return now;
 }
 
 /** Keeps an entry as a new piece and opens it. */
-async function kept({ entry }: Changed): Promise<{ pieceId: string; seen: string; passageId: string }> {
+async function kept({ entry }: EntryChanged): Promise<{ pieceId: string; seen: string; passageId: string }> {
   const pieceId = randomUUID();
   const answer = await keepEntry(db, { playerId, pieceId, entry, seen: null });
   if (!answer.ok) throw new Error(answer.message);

@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import type { SharingWishes } from "@/core/options/sharing/wishes";
 import type { FingeringWishes } from "@/core/options/asked/wishes";
 import type { NoteId } from "@/core/passage/note";
-import type { HandsTaken } from "@/core/passage/passage";
+import type { Redistribution } from "@/core/passage/passage";
 import { fingeringWorker } from "@/worker/clients";
 import { telling } from "@/worker/progress";
 import { Button } from "../ui/button";
@@ -15,10 +15,10 @@ interface Props {
   readonly sharing: FingeringWishes["sharing"];
   readonly marked: readonly NoteId[];
   readonly note: NoteId | null;
-  readonly taken: HandsTaken;
+  readonly taken: Redistribution;
   readonly onSharing: (sharing: FingeringWishes["sharing"]) => void;
   readonly onMark: (note: NoteId, marked: boolean) => void;
-  readonly onTaken: (taken: HandsTaken) => Promise<void>;
+  readonly onTaken: (taken: Redistribution) => Promise<void>;
 }
 
 const ALLOWED: readonly (readonly [SharingWishes["allowed"], string])[] = [

@@ -4,26 +4,26 @@ import { useCallback, useEffect, useMemo, useState } from "react";
 import { toast } from "sonner";
 import { mergedWishes, type FingeringWishes } from "@/core/options/asked/wishes";
 import type { NoteId } from "@/core/passage/note";
-import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
+import { mergedTaken, type Redistribution } from "@/core/passage/passage";
 import { allowOtherHand, giveHands, wish } from "@/server/actions";
 import type { OptionData, PassageData } from "@/server/types";
 import { send, worstOf, type Keeping } from "../keeping/sending";
 import { useKeeping } from "../keeping/use-keeping";
 import { pendingIn } from "../keeping/pending";
-import { useShared, type Change } from "../keeping/use-shared";
+import { useShared, type WholeChange } from "../keeping/use-shared";
 import { newId } from "../new-id";
 
 export interface WishesInHand {
   readonly wishes: FingeringWishes;
   readonly marked: readonly NoteId[];
-  readonly taken: HandsTaken;
+  readonly taken: Redistribution;
   readonly keeping: Keeping;
   setWishes(wishes: FingeringWishes): void;
   mark(note: NoteId, marked: boolean): void;
-  take(taken: HandsTaken): Promise<void>;
+  take(taken: Redistribution): Promise<void>;
   /** Takes back a change of what is asked, or of what one hand takes; what was changed after it stays. */
-  takeBackWishes(change: Change<FingeringWishes>): void;
-  takeBackTaken(change: Change<HandsTaken>): void;
+  takeBackWishes(change: WholeChange<FingeringWishes>): void;
+  takeBackTaken(change: WholeChange<Redistribution>): void;
 }
 
 type OnOptions = (options: readonly OptionData[]) => void;
@@ -67,8 +67,8 @@ export function usePassageWishes(
 /** Which notes one hand takes from the other. */
 function useHandsTaken({ id: passageId, study }: PassageData, onOptions: OnOptions) {
   const given = useMemo(() => study.passage.taken ?? {}, [study]);
-  const [taken, show] = useState<HandsTaken>(given);
-  const shared = useShared<HandsTaken>({
+  const [taken, show] = useState<Redistribution>(given);
+  const shared = useShared<Redistribution>({
     passageId,
     what: "taken",
     given,

@@ -1,8 +1,8 @@
-import { EMPTY_BAR, type Changed, type Entry } from "@/core/entry/entry";
+import { EMPTY_BAR, type EntryChanged, type Entry } from "@/core/entry/entry";
 import { history, type History } from "./history";
 
 const entry = (title: string): Entry => ({ title, fifths: 0, time: [4, 4], tempo: 80, bars: [EMPTY_BAR] });
-const made = (title: string, complaint: string | null = null): Changed => ({
+const made = (title: string, complaint: string | null = null): EntryChanged => ({
   entry: entry(title),
   cursor: { bar: 0, voice: 0, at: 0 },
   complaint,

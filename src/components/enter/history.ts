@@ -1,18 +1,18 @@
-import type { Changed, Cursor, Entry } from "@/core/entry/entry";
+import type { EntryChanged, Cursor, Entry } from "@/core/entry/entry";
 
 export type Walk = "undo" | "redo";
 
 /** What was entered before, what stands, and what was undone. */
 export interface History {
-  readonly past: readonly Changed[];
-  readonly now: Changed;
-  readonly future: readonly Changed[];
+  readonly past: readonly EntryChanged[];
+  readonly now: EntryChanged;
+  readonly future: readonly EntryChanged[];
 }
 
-export type Making = (entry: Entry, cursor: Cursor) => Changed;
+export type Making = (entry: Entry, cursor: Cursor) => EntryChanged;
 
-export type Step =
-  | { readonly kind: "change"; readonly made: Changed }
+export type HistoryStep =
+  | { readonly kind: "change"; readonly made: EntryChanged }
   /** A change made of what stands when it comes to it, however many are waiting before it. */
   | { readonly kind: "make"; readonly making: Making }
   | { readonly kind: "go"; readonly cursor: (entry: Entry, cursor: Cursor) => Cursor }
@@ -20,7 +20,7 @@ export type Step =
   | { readonly kind: "complain"; readonly words: string };
 
 /** A change can be undone; a refused one and a walk of the cursor leave nothing to undo. */
-export function history(state: History, step: Step): History {
+export function history(state: History, step: HistoryStep): History {
   const { past, now, future } = state;
   switch (step.kind) {
     case "change":

@@ -1,7 +1,7 @@
 "use client";
 
 import { useMemo, useReducer } from "react";
-import type { Changed, Cursor, Entry } from "@/core/entry/entry";
+import type { EntryChanged, Cursor, Entry } from "@/core/entry/entry";
 import { history, type History, type Making, type Walk } from "./history";
 import { NEW_ENTRY } from "./new-entry";
 import { useEntryKept, type Begun, type EntryKept } from "./use-entry-kept";
@@ -18,7 +18,7 @@ export interface EntryInHand extends EntryKept {
 }
 
 const START: Cursor = { bar: 0, voice: 0, at: 0 };
-const BLANK: Changed = { entry: NEW_ENTRY, cursor: START, complaint: null };
+const BLANK: EntryChanged = { entry: NEW_ENTRY, cursor: START, complaint: null };
 
 /** Music being entered by a player: every change can be undone, stands in the browser at once and on the server soon after. */
 export function useEntry(playerId: string, begun: Begun): EntryInHand {

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { mergedRecord } from "@/core/merge";
 import type { Answer, WholeKept } from "@/server/types";
 import { CHANGES } from "./sending";
-import { useShared, type Change } from "./use-shared";
+import { useShared, type WholeChange } from "./use-shared";
 
 jest.mock("sonner", () => ({ toast: { error: jest.fn() } }));
 
@@ -16,8 +16,8 @@ function serverWith(value: Record) {
     value,
     reached: true,
     refusal: null as string | null,
-    asked: [] as Change<Record>[],
-    keep: (change: Change<Record>) =>
+    asked: [] as WholeChange<Record>[],
+    keep: (change: WholeChange<Record>) =>
       new Promise<Answer<WholeKept<Record>>>((resolve, reject) => {
         server.asked.push(change);
         waiting.push(() => {

@@ -9,7 +9,7 @@ import { useKeeping } from "./use-keeping";
 import { newId } from "../new-id";
 
 /** What one window made of a value, and where it began. */
-export interface Change<T> {
+export interface WholeChange<T> {
   readonly before: T;
   readonly after: T;
 }
@@ -24,7 +24,7 @@ interface Asked<T> {
   /** Puts together what two windows made of it. */
   merge(before: T, mine: T, theirs: T): T;
   /** Keeps a change; answers with what it came to, changes of other windows included. */
-  keep(asked: Change<T> & { readonly id: string; readonly passageId: string }): Promise<Answer<WholeKept<T>>>;
+  keep(asked: WholeChange<T> & { readonly id: string; readonly passageId: string }): Promise<Answer<WholeKept<T>>>;
   /** Told what the options have become. */
   onOptions(options: readonly OptionData[]): void;
 }
@@ -34,11 +34,11 @@ export interface SharedInHand<T> {
   /** Gives it another state; resolves when everything up to now is answered. */
   set(after: T): Promise<void>;
   /** Takes a change back; what was changed after it stays. */
-  takeBack(change: Change<T>): Promise<void>;
+  takeBack(change: WholeChange<T>): Promise<void>;
 }
 
 /** A change that has not been answered yet, by the window that made it. */
-type Unsent<T> = Change<T> & { readonly id: string };
+type Unsent<T> = WholeChange<T> & { readonly id: string };
 
 /**
  * Something that a passage holds whole, and several windows may change: shown at once, kept in the background, and sent
@@ -121,7 +121,7 @@ export function useShared<T>({ passageId, what, given, show, merge, keep, onOpti
     [hold, sendNow, show],
   );
   const takeBack = useCallback(
-    ({ before, after }: Change<T>) => set(merge(after, before, held.current.newest)),
+    ({ before, after }: WholeChange<T>) => set(merge(after, before, held.current.newest)),
     [set, merge],
   );
   return { keeping, set, takeBack };

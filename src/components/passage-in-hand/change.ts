@@ -3,7 +3,7 @@ import { mergedRecord } from "@/core/merge";
 import type { Made } from "./option-changes";
 
 /** A change on its way: how an option stands after it, and the version that was shown when it was made. */
-export interface Change extends Made {
+export interface OptionChange extends Made {
   readonly id: string;
   readonly fingeringId: string;
   readonly seen: number;
@@ -22,12 +22,15 @@ export function asSent({
   digits,
   pins,
   ruledOut,
-}: Change): Omit<Change, "from"> {
+}: OptionChange): Omit<OptionChange, "from"> {
   return { id, fingeringId, seen, kind, noteId, finger, digits, pins, ruledOut };
 }
 
 /** What was made on a change, without that change. */
-export function without<T extends Pick<OptionData, "pins" | "ruledOut">>({ from, pins, ruledOut }: Change, made: T): T {
+export function without<T extends Pick<OptionData, "pins" | "ruledOut">>(
+  { from, pins, ruledOut }: OptionChange,
+  made: T,
+): T {
   return {
     ...made,
     pins: mergedRecord(pins, made.pins, from.pins),

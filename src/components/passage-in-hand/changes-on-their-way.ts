@@ -1,8 +1,8 @@
 import type { Fingering } from "@/core/fingering/study/fingering";
 import { isSame } from "@/core/merge";
-import type { Answer, Kept } from "@/server/types";
+import type { Answer, OptionKept } from "@/server/types";
 import type { Sent } from "../keeping/sending";
-import { asSent, without, type Change } from "./change";
+import { asSent, without, type OptionChange } from "./change";
 import type { HeldOptions } from "./held-options";
 import type { OptionsWorld } from "./options-world";
 
@@ -12,7 +12,7 @@ export interface ChangesOnTheirWay {
    * @param digits as they come; null where they stay as in the change
    * @param onVersion the version it was made on; left out, the newest that is held when its turn comes
    */
-  send(change: Change, digits: Promise<Fingering | null>, onVersion?: number): void;
+  send(change: OptionChange, digits: Promise<Fingering | null>, onVersion?: number): void;
 }
 
 /** Changes from the gesture to the answer: kept, refused and taken back, or in conflict with another window. */
@@ -21,7 +21,7 @@ export function changesOnTheirWay(options: HeldOptions, world: OptionsWorld): Ch
   const isWaiting = (id: string): boolean => pending.all().some((change) => change.id === id);
 
   /** A change with the digits that go with it. */
-  const whole = async (change: Change, digits: Promise<Fingering | null>): Promise<Change> => {
+  const whole = async (change: OptionChange, digits: Promise<Fingering | null>): Promise<OptionChange> => {
     const found = await digits;
     // What waits is what counts: a change before it that was refused has been taken out of it.
     const waiting = pending.all().find(({ id }) => id === change.id) ?? change;
@@ -34,7 +34,7 @@ export function changesOnTheirWay(options: HeldOptions, world: OptionsWorld): Ch
     return made;
   };
 
-  const answered = (change: Change, answer: Sent<Kept | null>): void => {
+  const answered = (change: OptionChange, answer: Sent<OptionKept | null>): void => {
     if (!answer.ok) {
       world.refused(answer.message);
       if (answer.renewed) return;
@@ -56,7 +56,7 @@ export function changesOnTheirWay(options: HeldOptions, world: OptionsWorld): Ch
   };
 
   /** A refused change is taken out of what is shown, and out of what was made on it. */
-  const takenBack = (refused: Change): void => {
+  const takenBack = (refused: OptionChange): void => {
     const { fingeringId } = refused;
     const later = pending.all().filter((change) => change.fingeringId === fingeringId);
     for (const change of later) pending.put(without(refused, change));
@@ -69,9 +69,9 @@ export function changesOnTheirWay(options: HeldOptions, world: OptionsWorld): Ch
 
   return {
     send(change, digits, onVersion) {
-      let made: Change | null = null;
+      let made: OptionChange | null = null;
       void world
-        .send(async (): Promise<Answer<Kept | null>> => {
+        .send(async (): Promise<Answer<OptionKept | null>> => {
           made ??= await whole(change, digits);
           const { fingeringId, seen } = change;
           if (options.isInConflict(fingeringId) || !options.find(fingeringId)) return { ok: true, value: null };

@@ -1,11 +1,11 @@
 import type { OptionData } from "@/server/types";
 import { isSame } from "@/core/merge";
-import type { Change } from "./change";
+import type { OptionChange } from "./change";
 
 /** Two states of one option that grew apart: what the server holds and what this page holds. */
 export interface Outdated {
   readonly theirs: OptionData;
-  readonly mine: Change;
+  readonly mine: OptionChange;
 }
 
 /** What is shown of the options. */
@@ -65,7 +65,11 @@ export function heldOptions(first: readonly OptionData[]): HeldOptions {
  * @param before as it was held
  * @param onTheWay the newest change of it that is not answered yet
  */
-export function renewed(option: OptionData, before: OptionData | undefined, onTheWay: Change | undefined): OptionData {
+export function renewed(
+  option: OptionData,
+  before: OptionData | undefined,
+  onTheWay: OptionChange | undefined,
+): OptionData {
   // An answer that was overtaken says what was before.
   if (before && before.version > option.version) {
     const { title, undoable, redoable } = option;

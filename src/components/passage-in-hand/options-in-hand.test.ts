@@ -1,8 +1,8 @@
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
-import type { Answer, Kept, OptionData, Walked } from "@/server/types";
+import type { Answer, OptionKept, OptionData, Walked } from "@/server/types";
 import type { Pending } from "../keeping/pending";
-import type { Change } from "./change";
+import type { OptionChange } from "./change";
 import { optionsInHand } from "./options-in-hand";
 import type { OptionsWorld } from "./options-world";
 
@@ -25,8 +25,8 @@ const option: OptionData = {
   redoable: 0,
 };
 
-function pendingHere(): Pending<Change> {
-  let all: readonly Change[] = [];
+function pendingHere(): Pending<OptionChange> {
+  let all: readonly OptionChange[] = [];
   return {
     all: () => all,
     put(item) {
@@ -61,7 +61,7 @@ function world() {
       digits: given,
       ruledOut,
       onVersion,
-    }: Parameters<OptionsWorld["change"]>[0]): Promise<Answer<Kept>> {
+    }: Parameters<OptionsWorld["change"]>[0]): Promise<Answer<OptionKept>> {
       server.asked.push({ id, pins, digits: given, onVersion });
       if (made.refuse) {
         const message = made.refuse;

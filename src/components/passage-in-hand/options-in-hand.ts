@@ -1,7 +1,7 @@
 import type { Finger } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
-import type { Change } from "./change";
+import type { OptionChange } from "./change";
 import { changesOnTheirWay, type ChangesOnTheirWay } from "./changes-on-their-way";
 import { heldOptions, renewed, type HeldOptions, type OptionsShown, type Outdated } from "./held-options";
 import type { OptionsWorld } from "./options-world";
@@ -44,13 +44,13 @@ export function optionsInHand(first: readonly OptionData[], world: OptionsWorld)
   const newest = new Map<string, string>();
 
   /** The rest worked out around a change; shown as long as it is the newest of its option. */
-  const workedOut = async ({ id, fingeringId, pins, ruledOut }: Change, leaning: OptionData["leaning"]) => {
+  const workedOut = async ({ id, fingeringId, pins, ruledOut }: OptionChange, leaning: OptionData["leaning"]) => {
     const found = await world.around({ leaning, pins, ruledOut });
     if (found && newest.get(fingeringId) === id) options.hold(fingeringId, { digits: found });
     return found;
   };
   /** Shows a change at once, with the digits it was made with. */
-  const begin = ({ id, fingeringId, digits, pins, ruledOut }: Change): void => {
+  const begin = ({ id, fingeringId, digits, pins, ruledOut }: OptionChange): void => {
     newest.set(fingeringId, id);
     options.hold(fingeringId, { digits, pins, ruledOut });
   };
@@ -59,7 +59,7 @@ export function optionsInHand(first: readonly OptionData[], world: OptionsWorld)
     const made = option && making(option);
     if (!option || !made) return;
     const from = { digits: option.digits, pins: option.pins, ruledOut: option.ruledOut };
-    const change: Change = { ...made, from, id: world.newId(), fingeringId: optionId, seen: option.version };
+    const change: OptionChange = { ...made, from, id: world.newId(), fingeringId: optionId, seen: option.version };
     begin(change);
     pending.put(change);
     // The change stands in the next frame, with the rest worked out around it if that is there by then.
@@ -174,7 +174,7 @@ function settling(
       const { theirs, mine } = found;
       options.hold(theirs.id, { version: theirs.version });
       options.show(null);
-      const again: Change = { ...mine, id: newId(), seen: theirs.version };
+      const again: OptionChange = { ...mine, id: newId(), seen: theirs.version };
       pending.put(again);
       onTheirWay.send(again, Promise.resolve(null), theirs.version);
     },

@@ -11,7 +11,7 @@ import { fingeringWorker } from "@/worker/clients";
 /** ms a note must be in hand before it is asked about: walking over notes asks nothing. */
 const SETTLED = 180;
 
-interface Found {
+interface LoweringFound {
   readonly on: Study;
   readonly option: OptionData;
   readonly note: NoteId;
@@ -25,7 +25,7 @@ export function useLowering(
   wishes: FingeringWishes,
   note: NoteId | null,
 ): readonly Lowering[] | null {
-  const [found, setFound] = useState<Found | null>(null);
+  const [found, setFound] = useState<LoweringFound | null>(null);
   useEffect(() => {
     if (!option || !note) return;
     const { leaning, pins, ruledOut, digits } = option;

@@ -10,7 +10,7 @@ import { pendingIn } from "../keeping/pending";
 import { send, stateOf, type Keeping } from "../keeping/sending";
 import { useKeeping } from "../keeping/use-keeping";
 import { useLeaveWarning } from "../keeping/use-leave-warning";
-import type { Change } from "./change";
+import type { OptionChange } from "./change";
 import type { Outdated } from "./held-options";
 import { optionsInHand, type OptionsGestures } from "./options-in-hand";
 import { newId } from "../new-id";
@@ -35,10 +35,10 @@ export function useOptions(data: PassageData, wishes: FingeringWishes = data.wis
     asked.current = wishes;
   }, [wishes]);
   const [{ inHand, wouldLose }] = useState(() => {
-    const kept = pendingIn<Change>(place);
+    const kept = pendingIn<OptionChange>(place);
     // Whether what is on its way is kept in this browser too.
     let isSafe = true;
-    const pending = { ...kept, put: (change: Change) => (isSafe = kept.put(change)) };
+    const pending = { ...kept, put: (change: OptionChange) => (isSafe = kept.put(change)) };
     const made = optionsInHand(data.options, {
       pending,
       async around(option) {

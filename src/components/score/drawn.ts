@@ -3,7 +3,7 @@ import type { Note, NoteId } from "@/core/passage/note";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import type { Position } from "@/core/fingering/explain/positions";
 import type { Side } from "@/core/hand/finger";
-import type { HandsTaken } from "@/core/passage/passage";
+import type { Redistribution } from "@/core/passage/passage";
 import type { SignPlaced } from "@/core/motion/marks/signs";
 import type { LaneId } from "./plan/lane";
 import type { DrawnLane } from "./plan/plan-lanes";
@@ -36,7 +36,7 @@ export interface Drawn {
   /** What is chosen where the notes as written cannot be held. */
   readonly remedies?: NoteRemedies | undefined;
   /** Notes that one hand takes from the other. */
-  readonly taken?: HandsTaken | undefined;
+  readonly taken?: Redistribution | undefined;
   /** Runs of notes under one placed hand, of the option in view. */
   readonly positions?: readonly Position[] | undefined;
   /** Figures that return. */

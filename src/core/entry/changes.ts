@@ -8,7 +8,7 @@ import {
   MOST_BARS,
   roomIn,
   spelled,
-  type Changed,
+  type EntryChanged,
   type Cursor,
   type Entry,
   type EntryBar,
@@ -28,7 +28,7 @@ export function put(
   keys: readonly number[],
   length: Length,
   name: () => string,
-): Changed {
+): EntryChanged {
   const items = itemsAt(entry, cursor);
   const pitches = spelled(entry, keys);
   if (cursor.at < items.length) {
@@ -52,7 +52,7 @@ export function put(
     );
   return tiedOver(entry, cursor, room);
 
-  function appended(to: Entry, at: Cursor, lengths: readonly Length[], tiedOn: boolean): Changed {
+  function appended(to: Entry, at: Cursor, lengths: readonly Length[], tiedOn: boolean): EntryChanged {
     const added = lengths.map((each, i): Item => {
       const goesOn = pitches.length > 0 && (i < lengths.length - 1 || tiedOn);
       return { id: name(), pitches, length: each, tied: goesOn };
@@ -61,7 +61,7 @@ export function put(
     return done(withItems(to, at, after), { ...at, at: after.length });
   }
 
-  function tiedOver(to: Entry, at: Cursor, left: Beats): Changed {
+  function tiedOver(to: Entry, at: Cursor, left: Beats): EntryChanged {
     if (at.bar + 1 >= MOST_BARS) return refused(entry, cursor, `There are ${MOST_BARS} bars at most.`);
     const rest = subtract(beatsOf(length), left);
     const [first, second] = [appended(to, at, lengthsFor(left), true), { ...at, bar: at.bar + 1 }];
@@ -72,7 +72,7 @@ export function put(
 }
 
 /** Adds a key to the item before the cursor, or takes it out where it is in it; the last key of a chord stays. */
-export function toggleKey(entry: Entry, cursor: Cursor, key: number): Changed {
+export function toggleKey(entry: Entry, cursor: Cursor, key: number): EntryChanged {
   return changeItem(entry, cursor, (item) => {
     const keys = item.pitches.map(keyOf);
     const without = item.pitches.filter((p) => keyOf(p) !== key);
@@ -83,7 +83,7 @@ export function toggleKey(entry: Entry, cursor: Cursor, key: number): Changed {
 }
 
 /** The item before the cursor with other keys. */
-export function replaceKeys(entry: Entry, cursor: Cursor, keys: readonly number[]): Changed {
+export function replaceKeys(entry: Entry, cursor: Cursor, keys: readonly number[]): EntryChanged {
   return changeItem(entry, cursor, (item) => ({
     ...item,
     pitches: spelled(entry, keys),
@@ -92,12 +92,12 @@ export function replaceKeys(entry: Entry, cursor: Cursor, keys: readonly number[
 }
 
 /** The item before the cursor another length; refused where the bar has no room for it. */
-export function setLength(entry: Entry, cursor: Cursor, length: Length): Changed {
+export function setLength(entry: Entry, cursor: Cursor, length: Length): EntryChanged {
   return changeItem(entry, cursor, (item) => ({ ...item, length }));
 }
 
 /** The item before the cursor moved by steps of the scale; seven are an octave. */
-export function moveBySteps(entry: Entry, cursor: Cursor, steps: number): Changed {
+export function moveBySteps(entry: Entry, cursor: Cursor, steps: number): EntryChanged {
   return changeItem(entry, cursor, (item) => ({
     ...item,
     pitches: item.pitches.map((p) => movedBySteps(p, steps, entry.fifths)),
@@ -105,17 +105,17 @@ export function moveBySteps(entry: Entry, cursor: Cursor, steps: number): Change
 }
 
 /** The item before the cursor spelled another way. */
-export function respell(entry: Entry, cursor: Cursor): Changed {
+export function respell(entry: Entry, cursor: Cursor): EntryChanged {
   return changeItem(entry, cursor, (item) => ({ ...item, pitches: item.pitches.map(respelled) }));
 }
 
 /** Ties the item before the cursor to the next, or unties it. */
-export function toggleTie(entry: Entry, cursor: Cursor): Changed {
+export function toggleTie(entry: Entry, cursor: Cursor): EntryChanged {
   return changeItem(entry, cursor, (item) => ({ ...item, tied: item.pitches.length > 0 && !item.tied }));
 }
 
 /** Takes the item before the cursor out; what follows in the bar comes nearer. */
-export function remove(entry: Entry, cursor: Cursor): Changed {
+export function remove(entry: Entry, cursor: Cursor): EntryChanged {
   const items = itemsAt(entry, cursor);
   if (cursor.at > 0) {
     const after = items.filter((_, i) => i !== cursor.at - 1);
@@ -127,14 +127,14 @@ export function remove(entry: Entry, cursor: Cursor): Changed {
 }
 
 /** An empty bar behind the cursor's. */
-export function insertBar(entry: Entry, cursor: Cursor): Changed {
+export function insertBar(entry: Entry, cursor: Cursor): EntryChanged {
   if (entry.bars.length >= MOST_BARS) return refused(entry, cursor, `There are ${MOST_BARS} bars at most.`);
   const bars = [...entry.bars.slice(0, cursor.bar + 1), EMPTY_BAR, ...entry.bars.slice(cursor.bar + 1)];
   return done({ ...entry, bars }, { ...cursor, bar: cursor.bar + 1, at: 0 });
 }
 
 /** Takes the cursor's bar out, in all voices; one bar stays. */
-export function removeBar(entry: Entry, cursor: Cursor): Changed {
+export function removeBar(entry: Entry, cursor: Cursor): EntryChanged {
   const others = entry.bars.filter((_, i) => i !== cursor.bar);
   const bars = others.length > 0 ? others : [EMPTY_BAR];
   const bar = Math.min(cursor.bar, bars.length - 1);
@@ -162,7 +162,7 @@ export function toVoice(entry: Entry, cursor: Cursor, voice: Cursor["voice"]): C
 }
 
 /** The item before the cursor moved by semitones; as it was where a key would leave the keyboard. */
-export function moveBySemitones(entry: Entry, cursor: Cursor, by: 1 | -1): Changed {
+export function moveBySemitones(entry: Entry, cursor: Cursor, by: 1 | -1): EntryChanged {
   return changeItem(entry, cursor, (item) => {
     const keys = item.pitches.map((p) => keyOf(p) + by);
     return keys.every(isOnKeyboard) ? { ...item, pitches: spelled(entry, keys) } : item;
@@ -170,14 +170,14 @@ export function moveBySemitones(entry: Entry, cursor: Cursor, by: 1 | -1): Chang
 }
 
 /** Another time signature; refused where a bar holds more than it allows. */
-export function setTime(entry: Entry, cursor: Cursor, time: Entry["time"]): Changed {
+export function setTime(entry: Entry, cursor: Cursor, time: Entry["time"]): EntryChanged {
   const after = { ...entry, time };
   const over = entry.bars.findIndex((bar) => bar.some((items) => !fits(after, lengthsOf(items))));
   if (over < 0) return done(after, cursor);
   return refused(entry, cursor, `Bar ${over + 1} holds more than a bar of ${time[0]}/${time[1]}.`);
 }
 
-function changeItem(entry: Entry, cursor: Cursor, change: (item: Item) => Item): Changed {
+function changeItem(entry: Entry, cursor: Cursor, change: (item: Item) => Item): EntryChanged {
   const items = itemsAt(entry, cursor);
   if (cursor.at === 0) return refused(entry, cursor, "There is no note before the cursor in this bar.");
   const after = items.map((item, i) => (i === cursor.at - 1 ? change(item) : item));
@@ -203,10 +203,10 @@ function withItems(entry: Entry, { bar, voice }: Cursor, items: readonly Item[])
   return { ...entry, bars: entry.bars.map((b, i) => (i === bar ? changed : b)) };
 }
 
-function done(entry: Entry, cursor: Cursor): Changed {
+function done(entry: Entry, cursor: Cursor): EntryChanged {
   return { entry, cursor, complaint: null };
 }
 
-function refused(entry: Entry, cursor: Cursor, complaint: string): Changed {
+function refused(entry: Entry, cursor: Cursor, complaint: string): EntryChanged {
   return { entry, cursor, complaint };
 }

@@ -16,7 +16,7 @@ import {
   toVoice,
   walk,
 } from "./changes";
-import { EMPTY_BAR, roomIn, VOICES, type Changed, type Entry } from "./entry";
+import { EMPTY_BAR, roomIn, VOICES, type EntryChanged, type Entry } from "./entry";
 import { barBeats, beatsOf, lengthsFor, sumOf, type Length } from "./length";
 import { keyOf, nearestKey, spell } from "./spelling";
 
@@ -24,13 +24,13 @@ const QUARTER: Length = { base: 4, dotted: false, tuplet: null };
 const HALF: Length = { ...QUARTER, base: 2 };
 const TRIPLET: Length = { base: 8, dotted: false, tuplet: [3, 2] };
 const EMPTY: Entry = { title: "Entered", fifths: 0, time: [4, 4], tempo: 90, bars: [EMPTY_BAR] };
-const START: Changed = { entry: EMPTY, cursor: { bar: 0, voice: 0, at: 0 }, complaint: null };
+const START: EntryChanged = { entry: EMPTY, cursor: { bar: 0, voice: 0, at: 0 }, complaint: null };
 
 let names = 0;
 const name = (): string => `i${names++}`;
-const putting = (from: Changed, keys: readonly number[], length = QUARTER): Changed =>
+const putting = (from: EntryChanged, keys: readonly number[], length = QUARTER): EntryChanged =>
   put(from.entry, from.cursor, keys, length, name);
-const shown = ({ entry }: Changed, voice: 0 | 1 | 2 | 3 = 0) =>
+const shown = ({ entry }: EntryChanged, voice: 0 | 1 | 2 | 3 = 0) =>
   entry.bars.map((bar) =>
     bar[voice].map(
       ({ pitches, length, tied }) => `${pitches.map(keyOf).join("+") || "r"}/${length.base}${tied ? "~" : ""}`,
@@ -55,7 +55,8 @@ describe("entering music step by step", () => {
 
   it("edits what stands: keys, length, tie, place on the staff, spelling", () => {
     const two = putting(putting(START, [60]), [66]);
-    const at = (change: (entry: Entry, cursor: Changed["cursor"]) => Changed) => change(two.entry, two.cursor);
+    const at = (change: (entry: Entry, cursor: EntryChanged["cursor"]) => EntryChanged) =>
+      change(two.entry, two.cursor);
     expect(shown(at((e, c) => toggleKey(e, c, 70)))[0]![1]).toBe("66+70/4");
     expect(shown(at((e, c) => toggleKey(e, c, 66)))[0]![1]).toBe("66/4");
     expect(shown(at((e, c) => replaceKeys(e, c, [59])))[0]![1]).toBe("59/4");

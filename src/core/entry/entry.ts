@@ -38,7 +38,7 @@ export interface Cursor {
 }
 
 /** What a change comes to; where it could not be made, the entry is as before and a sentence says why. */
-export interface Changed {
+export interface EntryChanged {
   readonly entry: Entry;
   readonly cursor: Cursor;
   readonly complaint: string | null;

@@ -5,7 +5,7 @@ import type { NoteId, Note } from "../passage/note";
 import { stepOf } from "../passage/note";
 
 /** One onset of a hand as figures are compared by. */
-export interface Moment {
+export interface MelodyOnset {
   /** Within a chord from the thumb's side outwards; the same order in all three lists. */
   readonly notes: readonly NoteId[];
   readonly keys: readonly number[];
@@ -18,14 +18,14 @@ export interface Moment {
 /** What one hand plays, as figures are compared by. */
 export interface Melody {
   readonly side: Side;
-  readonly moments: readonly Moment[];
+  readonly moments: readonly MelodyOnset[];
 }
 
 export function melodyOf({ line }: Task, byId: ReadonlyMap<NoteId, Note>): Melody {
   return { side: line.side, moments: line.onsets.map((onset) => momentOf(onset, line.side, byId)) };
 }
 
-function momentOf({ struck, gap }: Onset, side: Side, byId: ReadonlyMap<NoteId, Note>): Moment {
+function momentOf({ struck, gap }: Onset, side: Side, byId: ReadonlyMap<NoteId, Note>): MelodyOnset {
   const fromThumb = side === "right" ? struck : [...struck].reverse();
   return {
     notes: fromThumb.map((stroke) => stroke.notes[0]!),

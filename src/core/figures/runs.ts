@@ -1,4 +1,4 @@
-import type { Melody, Moment } from "./melody";
+import type { Melody, MelodyOnset } from "./melody";
 import type { Relation } from "./relations/relation";
 
 /** Onsets of one melody that answer onsets of another all through by one relation. */
@@ -60,6 +60,6 @@ function runFrom(
   }
 }
 
-function sameTime(a: Moment, b: Moment): boolean {
+function sameTime(a: MelodyOnset, b: MelodyOnset): boolean {
   return a.gap === b.gap;
 }

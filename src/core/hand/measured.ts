@@ -23,14 +23,14 @@ export interface PairMeasured {
 }
 
 /** A figure of a hand in mm, measured or estimated, with the range in which it may well lie. */
-interface Figure {
+interface SpanFigure {
   readonly mm: number;
   readonly measured: boolean;
   readonly range: readonly [number, number];
 }
 
 /** The two figures of a pair that can be measured. */
-export type Spans = Readonly<Record<keyof PairMeasured, Figure>>;
+export type Spans = Readonly<Record<keyof PairMeasured, SpanFigure>>;
 
 /**
  * A hand from what was measured of it. A pair never measured has the published proportions in the mean ratio of
@@ -79,7 +79,7 @@ const ESTIMATE = {
   nothingDoubt: 0.14,
 } as const;
 
-function figure(mm: number, measured: boolean, doubt: number): Figure {
+function figure(mm: number, measured: boolean, doubt: number): SpanFigure {
   return { mm, measured, range: measured ? [mm, mm] : [mm * (1 - doubt), mm * (1 + doubt)] };
 }
 

@@ -36,16 +36,16 @@ export interface Passage {
   /** Where the tune lies: the highest notes that sound, a voice by its name, or notes one by one. */
   readonly tune?: Tune;
   /** Notes played by a given hand, whatever their staff. */
-  readonly taken?: HandsTaken;
+  readonly taken?: Redistribution;
   /** What the player has chosen to do where the notes as written cannot be held. */
   readonly remedies?: NoteRemedies;
 }
 
-export type HandsTaken = Readonly<Record<NoteId, Side>>;
+export type Redistribution = Readonly<Record<NoteId, Side>>;
 export type Tune = { readonly top: true } | { readonly voice: string } | { readonly notes: readonly NoteId[] };
 
 /** Notes taken in two windows put together, as in core/merge. */
-export function mergedTaken(before: HandsTaken, mine: HandsTaken, theirs: HandsTaken): HandsTaken {
+export function mergedTaken(before: Redistribution, mine: Redistribution, theirs: Redistribution): Redistribution {
   return mergedRecord<Side>(before, mine, theirs);
 }
 

@@ -1,7 +1,7 @@
 import type { Hand } from "../hand/hand";
 import { PLACEMENT } from "../physics";
 import { pivotOf, strainOfUneven, strainOfDeviation, unevenness } from "./evaluate";
-import type { Standing } from "./standing";
+import type { TipStanding } from "./standing";
 import type { Shape } from "./ways";
 
 /** How a hand lies in and out of the keys. */
@@ -17,7 +17,7 @@ export interface Lie {
 }
 
 /** The easiest lie over the deviations that are tried; null where the tips cannot all reach their parts of the keys. */
-export function easiestLie(hand: Hand, shape: Shape, standing: readonly Standing[]): Lie | null {
+export function easiestLie(hand: Hand, shape: Shape, standing: readonly TipStanding[]): Lie | null {
   const wants = standing.map((): Want => ({ offset: 0, front: 0, usual: 0, back: 0 }));
   let [bestDeviation, bestDepth, bestStrain] = [0, 0, Infinity];
   for (const { ulnarDeviation, wrist } of DEVIATIONS) {
@@ -54,7 +54,7 @@ interface Want {
 }
 
 /** Refilled for every ulnarDeviation: this is the solver's inner loop. */
-function turn(wants: Want[], hand: Hand, shape: Shape, standing: readonly Standing[], ulnarDeviation: number): void {
+function turn(wants: Want[], hand: Hand, shape: Shape, standing: readonly TipStanding[], ulnarDeviation: number): void {
   for (let i = 0; i < wants.length; i++) {
     const { spot } = standing[i]!;
     const offset = -unevenness(hand, shape, standing[i]!, 0, 0, ulnarDeviation);
@@ -72,7 +72,7 @@ function turn(wants: Want[], hand: Hand, shape: Shape, standing: readonly Standi
  * keys may be played, the nearer the intervals come to one another; strain is convex in the depth allowed and
  * straight between the few depths at which something changes, so the best is one of those.
  */
-function easiestDepth(wants: readonly Want[], standing: readonly Standing[]): number {
+function easiestDepth(wants: readonly Want[], standing: readonly TipStanding[]): number {
   let least = 0;
   for (const { spot } of standing) least = Math.max(least, spot.front - spot.usual);
   const highest = highestOf(wants);
@@ -112,7 +112,7 @@ function lowestOf(wants: readonly Want[], depth: number): number {
 
 function lieAt(
   wants: readonly Want[],
-  standing: readonly Standing[],
+  standing: readonly TipStanding[],
   ulnarDeviation: number,
   depth: number,
   strain: number,

@@ -3,7 +3,7 @@ import type { Hand } from "../hand/hand";
 import { COMFORT, strainOfClosing, strainOfOpening, type Limits } from "../hand/limits";
 import { PLACEMENT } from "../physics";
 import { AT_ONCE, gainOf, type Demand, type PlacementCauses } from "./causes";
-import type { Standing } from "./standing";
+import type { TipStanding } from "./standing";
 import { limitsIn, strainOfWay, type Shape, type Way } from "./ways";
 
 /** Infinity outside the limits of the hand. */
@@ -36,7 +36,7 @@ export function strainOfDeviation(ulnarDeviation: number): number {
 export function unevenness(
   hand: Hand,
   shape: Shape,
-  at: Standing,
+  at: TipStanding,
   y: number,
   front: number,
   ulnarDeviation: number,
@@ -51,7 +51,7 @@ export function pivotOf(finger: Finger): number {
 }
 
 /** Whether an inner finger stands on a black key while the outer ones stand on white. */
-export function isRaised(standing: readonly Standing[]): boolean {
+export function isRaised(standing: readonly TipStanding[]): boolean {
   if (standing.length < 3) return false;
   const [first, last] = [standing[0]!, standing.at(-1)!];
   return (
@@ -74,7 +74,7 @@ export interface Stance {
 export function evaluate(
   hand: Hand,
   way: Way,
-  standing: readonly Standing[],
+  standing: readonly TipStanding[],
   { x, y, front, ulnarDeviation }: Stance,
   demand: Demand = AT_ONCE,
 ): PlacementCauses {

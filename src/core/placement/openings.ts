@@ -32,7 +32,7 @@ function leastAt({ leastRelaxed, leastComfortable, leastPractical }: Limits, str
 }
 
 /** Tightest bounds: bounds[i * n + j] is the most that node j may lie beyond node i. */
-export type Bounds = Float64Array;
+export type OpeningBounds = Float64Array;
 
 /**
  * The tightest bounds at a strain; null when no place fits.
@@ -44,7 +44,7 @@ export function boundsAt(
   pairs: readonly PairBound[],
   strain: number,
   extra = 0,
-): Bounds | null {
+): OpeningBounds | null {
   const size = (tips.length + 1) ** 2;
   return hasRoom(tips, pairs, strain, extra) ? scratch.slice(0, size) : null;
 }
@@ -86,7 +86,7 @@ function tighten(n: number): void {
 }
 
 /** A place for every tip inside the bounds, each as near as may be to where it would like to stand. */
-export function placeWithin(bounds: Bounds, wishes: readonly number[]): readonly number[] {
+export function placeWithin(bounds: OpeningBounds, wishes: readonly number[]): readonly number[] {
   const n = wishes.length + 1;
   const placed: number[] = [];
   wishes.forEach((wish, i) => {

@@ -2,7 +2,7 @@ import type { Finger } from "../hand/finger";
 import type { Hand } from "../hand/hand";
 import { boundsAt, hasRoom, type PairBound } from "./openings";
 import type { OutOfReach } from "./placement";
-import { intervalsOf, pairsOf, type Standing } from "./standing";
+import { intervalsOf, pairsOf, type TipStanding } from "./standing";
 import type { Way } from "./ways";
 
 /** mm to within which the shortness is found. */
@@ -11,7 +11,7 @@ const SHORT_STEP = 0.01;
 const FARTHEST = 1300;
 
 /** How much wider the hand would have to be, and the pair that asks for it. */
-export function outOfReach(hand: Hand, tried: Way, choices: readonly (readonly Standing[])[]): OutOfReach {
+export function outOfReach(hand: Hand, tried: Way, choices: readonly (readonly TipStanding[])[]): OutOfReach {
   let short: OutOfReach["short"] = null;
   for (const standing of choices) {
     const pairs = pairsOf(hand, tried, standing);
@@ -33,7 +33,7 @@ export function outOfReach(hand: Hand, tried: Way, choices: readonly (readonly S
 /** The pair that is pressed hardest: it has the least play left. */
 function shortestPair(
   pairs: readonly PairBound[],
-  standing: readonly Standing[],
+  standing: readonly TipStanding[],
   bounds: Float64Array,
 ): readonly [Finger, Finger] {
   const n = standing.length + 1;

@@ -10,7 +10,7 @@ import { total } from "./causes";
 import type { Allowed, Hold } from "./placement";
 import { solvePlacement } from "./solve";
 import { spotsOn, type Part } from "./spots";
-import { standingChoices, type Standing } from "./standing";
+import { standingChoices, type TipStanding } from "./standing";
 import { limitsIn, SHAPES, TILTS, type Way } from "./ways";
 
 const X_STEP = 3;
@@ -18,7 +18,7 @@ const Y_STEP = 15;
 const FRONT_STEP = 8;
 
 /** Openings on a grid of contact points: every tip at every place, priced pair by pair. */
-function openingOnGrid(hand: Hand, way: Way, standing: readonly Standing[]): { x: number[]; strain: number } | null {
+function openingOnGrid(hand: Hand, way: Way, standing: readonly TipStanding[]): { x: number[]; strain: number } | null {
   let best: { x: number[]; strain: number } | null = null;
   const limits = standing.map((a, i) => standing.slice(0, i).map((b) => limitsIn(hand, a.finger, b.finger, way)));
   const places = standing.map(({ spot }) => grid(spot.left, spot.right, X_STEP));
@@ -43,7 +43,7 @@ interface Lie {
 }
 
 /** How the hand lies on a grid of the wrist's depth, its ulnarDeviation, and every tip's depth on its key. */
-function lieOnGrid(hand: Hand, way: Way, standing: readonly Standing[]): Lie | null {
+function lieOnGrid(hand: Hand, way: Way, standing: readonly TipStanding[]): Lie | null {
   let best: Lie | null = null;
   const middle = standing.reduce((sum, s) => sum + s.middle, 0) / standing.length;
   for (const ulnarDeviation of grid(

@@ -9,7 +9,7 @@ import { evaluate, isRaised } from "./evaluate";
 import { boundsAt, hasRoom, leastStrain, placeWithin, type PairBound } from "./openings";
 import type { Allowed, Held, Hold, Placement, Tip } from "./placement";
 import { outOfReach } from "./short";
-import { intervalsOf, mirrored, pairsOf, standingChoices, type Standing } from "./standing";
+import { intervalsOf, mirrored, pairsOf, standingChoices, type TipStanding } from "./standing";
 import { SHAPES, strainOfWay, TILTS, type Way } from "./ways";
 
 /**
@@ -52,7 +52,7 @@ export function solvePlacement(hand: Hand, on: Instrument, holds: readonly Hold[
 interface Attempt {
   readonly way: Way;
   readonly pairs: readonly PairBound[];
-  readonly standing: readonly Standing[];
+  readonly standing: readonly TipStanding[];
 }
 
 interface Candidate extends Attempt {
@@ -126,7 +126,7 @@ function heldAs(
 function wristOf(
   hand: Hand,
   way: Way,
-  standing: readonly Standing[],
+  standing: readonly TipStanding[],
   x: readonly number[],
   { front, ulnarDeviation }: Lie,
 ): Wrist {
@@ -144,7 +144,7 @@ function wristOf(
 
 function nearestPair(
   pairs: readonly PairBound[],
-  standing: readonly Standing[],
+  standing: readonly TipStanding[],
   x: readonly number[],
 ): Held["nearest"] {
   let nearest: Held["nearest"] = null;

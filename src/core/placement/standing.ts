@@ -10,7 +10,7 @@ import { spotsOn, type Spot } from "./spots";
 import { limitsIn, type Way } from "./ways";
 
 /** A finger on one part of a key, in the hand's own coordinates: x rises towards finger 5 in either hand. */
-export interface Standing {
+export interface TipStanding {
   readonly finger: Finger;
   readonly spot: Spot;
   /** mm, middle of the key: ulnarDeviation moves the tip in or out by it. */
@@ -25,8 +25,8 @@ export function standingChoices(
   on: Instrument,
   holds: readonly Hold[],
   { parts, aim }: Allowed,
-): readonly (readonly Standing[])[] {
-  let choices: readonly (readonly Standing[])[] = [[]];
+): readonly (readonly TipStanding[])[] {
+  let choices: readonly (readonly TipStanding[])[] = [[]];
   for (const { finger, key } of holds) {
     const spots = spotsOn(key, hand.tipWidths[finger - 1]!, on).filter(
       (s) => s.part === "top" || !parts || parts.includes(s.part),
@@ -44,7 +44,7 @@ export function standingChoices(
 }
 
 /** A tip that stands somewhere, in the hand's own coordinates. */
-export function standingOf(hand: Hand, on: Instrument, { finger, key, part, at }: Tip): Standing {
+export function standingOf(hand: Hand, on: Instrument, { finger, key, part, at }: Tip): TipStanding {
   const spot = spotsOn(key, hand.tipWidths[finger - 1]!, on).find((s) => s.part === part)!;
   return {
     finger,
@@ -55,7 +55,7 @@ export function standingOf(hand: Hand, on: Instrument, { finger, key, part, at }
 }
 
 /** The limits of every pair of tips in a way of holding the hand. */
-export function pairsOf(hand: Hand, way: Way, standing: readonly Standing[]): readonly PairBound[] {
+export function pairsOf(hand: Hand, way: Way, standing: readonly TipStanding[]): readonly PairBound[] {
   return standing.flatMap((a, i) =>
     standing.slice(i + 1).map((b, n): PairBound => {
       const j = i + 1 + n;
@@ -65,7 +65,7 @@ export function pairsOf(hand: Hand, way: Way, standing: readonly Standing[]): re
   );
 }
 
-export function intervalsOf(standing: readonly Standing[]): readonly Interval[] {
+export function intervalsOf(standing: readonly TipStanding[]): readonly Interval[] {
   return standing.map(({ spot }) => ({ least: spot.left, most: spot.right }));
 }
 

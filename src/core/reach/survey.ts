@@ -25,11 +25,11 @@ export interface BarSurveyed {
   readonly index: number;
   readonly number: string;
   /** The hardest grade and strain of each hand; null where it never has two keys down. */
-  readonly right: Demand | null;
-  readonly left: Demand | null;
+  readonly right: HandDemand | null;
+  readonly left: HandDemand | null;
 }
 
-interface Demand {
+interface HandDemand {
   readonly grade: Grade;
   readonly strain: number;
 }
@@ -134,16 +134,16 @@ function placesIn({ number, start, study }: BarOfStudy, bar: number, allows: All
   });
 }
 
-function demandOf({ answer }: Predicament): Demand {
+function demandOf({ answer }: Predicament): HandDemand {
   if (answer.kind === "held") return { grade: gradeOfStrain(answer.placement.strain), strain: answer.placement.strain };
   return { grade: "out-of-reach", strain: BEYOND + (answer.nearest?.short?.mm ?? BEYOND) };
 }
 
-function worstOf(places: readonly PlaceSurveyed[], side: Side): Demand | null {
+function worstOf(places: readonly PlaceSurveyed[], side: Side): HandDemand | null {
   return places
     .filter((p) => p.side === side)
-    .map(({ grade, strain }): Demand => ({ grade, strain }))
-    .reduce<Demand | null>((a, b) => (a && a.strain >= b.strain ? a : b), null);
+    .map(({ grade, strain }): HandDemand => ({ grade, strain }))
+    .reduce<HandDemand | null>((a, b) => (a && a.strain >= b.strain ? a : b), null);
 }
 
 function counted(places: readonly PlaceSurveyed[]): Record<Grade, number> {

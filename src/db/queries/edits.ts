@@ -27,11 +27,11 @@ export interface EditAsked {
 type State = Pick<FingeringKept, "digits" | "pins" | "ruledOut">;
 
 /** Kept, or refused because the fingering has moved on; then as it stands is given back, and nothing is overwritten. */
-export type Kept =
+export type EditKept =
   { readonly outcome: "kept" | "outdated"; readonly now: FingeringKept } | { readonly outcome: "gone" };
 
 /** Keeps an edit as a new version. Sent twice, it is kept once; on an outdated version it is refused. */
-export async function keepEdit(db: Db, asked: EditAsked): Promise<Kept> {
+export async function keepEdit(db: Db, asked: EditAsked): Promise<EditKept> {
   return db.transaction(async (tx) => {
     const now = await locked(tx, asked.fingeringId);
     if (!now) return { outcome: "gone" };
@@ -161,7 +161,7 @@ export async function keepWalk(
   way: "undo" | "redo",
   to: WalkFound,
   digits: Fingering,
-): Promise<Kept> {
+): Promise<EditKept> {
   return db.transaction(async (tx) => {
     const now = await locked(tx, asked.fingeringId);
     if (!now) return { outcome: "gone" };

@@ -7,7 +7,7 @@ import { importPiece } from "@/server/pieces/pieces";
 import { addPassage } from "@/server/passages/passages";
 import type { Db } from "../client";
 import { edit, fingeringVersion, noteMark, piece } from "../schema";
-import { keepEdit, keepWalk, walkTo, type Kept } from "./edits";
+import { keepEdit, keepWalk, walkTo, type EditKept } from "./edits";
 import { addFingering, addFirstFingerings, fingeringById, fingeringsOf, type FingeringKept } from "./fingerings";
 import { somePlayer } from "../../../tests/support/some-player";
 
@@ -67,7 +67,7 @@ async function walk(
   onVersion: number,
   way: "undo" | "redo",
   request = randomUUID(),
-): Promise<Kept> {
+): Promise<EditKept> {
   const stands = (await fingeringById(db, id))!;
   const to = await walkTo(db, stands, way);
   if (!to) return { outcome: "kept", now: stands };

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, sql } from "drizzle-orm";
 import { isSame } from "@/core/merge";
 import { mergedWishes, type FingeringWishes } from "@/core/options/asked/wishes";
 import { mergedMarks, type PlanMarks } from "@/core/motion/marks/plan-marks";
-import { mergedTaken, type HandsTaken } from "@/core/passage/passage";
+import { mergedTaken, type Redistribution } from "@/core/passage/passage";
 import type { Db, Tx } from "../client";
 import { edit, fingering, passage, passageChange } from "../schema";
 import { isRepeated, lockPassage, reviseInPlace, setChangesAside, setEditsAside } from "./history";
@@ -10,7 +10,7 @@ import { isRepeated, lockPassage, reviseInPlace, setChangesAside, setEditsAside 
 /** What a passage holds whole, and several windows may change at once. */
 export interface Wholes {
   readonly wishes: FingeringWishes;
-  readonly taken: HandsTaken;
+  readonly taken: Redistribution;
   readonly planMarks: PlanMarks;
 }
 
@@ -23,7 +23,7 @@ const MERGE: { readonly [W in What]: (before: Wholes[W], mine: Wholes[W], theirs
 };
 
 /** What a whole was and what it is; the same where nothing has changed. */
-export interface Changed<W extends What> {
+export interface WholeChanged<W extends What> {
   readonly was: Wholes[W];
   readonly is: Wholes[W];
 }
@@ -41,7 +41,7 @@ export async function changeWhole<W extends What>(
   passageId: string,
   what: W,
   change: Readonly<Record<"before" | "after", Wholes[W]>>,
-): Promise<Changed<W> | null> {
+): Promise<WholeChanged<W> | null> {
   return db.transaction(async (tx) => {
     const found = await lockPassage(tx, passageId);
     if (!found) return null;
@@ -104,7 +104,7 @@ export async function walkChange<W extends What>(
   requestId: string,
   { id, passageId, what }: LoggedChange & { readonly what: W },
   way: "undo" | "redo",
-): Promise<Changed<W> | null> {
+): Promise<WholeChanged<W> | null> {
   return db.transaction(async (tx) => {
     const passage = await lockPassage(tx, passageId);
     const [found] = await tx.select().from(passageChange).where(eq(passageChange.id, id));
@@ -123,7 +123,7 @@ export async function walkChange<W extends What>(
 }
 
 /** Whether options have something to follow: of the plan's marks only where the tune lies. */
-export function bearsOnDigits<W extends What>({ was, is }: Changed<W>, what: W): boolean {
+export function bearsOnDigits<W extends What>({ was, is }: WholeChanged<W>, what: W): boolean {
   if (what !== "planMarks") return true;
   return !isSame((was as PlanMarks).tune, (is as PlanMarks).tune);
 }
@@ -139,7 +139,7 @@ async function merged<W extends What>(
   what: W,
   was: Wholes[W],
   { before, after }: Readonly<Record<"before" | "after", Wholes[W]>>,
-): Promise<Changed<W>> {
+): Promise<WholeChanged<W>> {
   const is = MERGE[what](before, after, was);
   if (isSame(was, is)) return { was, is: was };
   await tx

@@ -1,7 +1,7 @@
 import { and, asc, eq, inArray, isNull } from "drizzle-orm";
 import { renamedMarks } from "@/core/motion/marks/plan-marks";
 import type { NoteId } from "@/core/passage/note";
-import type { HandsTaken } from "@/core/passage/passage";
+import type { Redistribution } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { Db, Tx } from "../client";
 import { isRepeated, lockPassage, reviseInPlace } from "./history";
@@ -142,11 +142,11 @@ export async function renameMarks(
   const [found] = await db.select().from(passage).where(eq(passage.id, passageId));
   if (!found) return;
   const taken = Object.fromEntries(
-    (Object.entries(found.taken) as [NoteId, HandsTaken[NoteId]][]).flatMap(([id, side]) => {
+    (Object.entries(found.taken) as [NoteId, Redistribution[NoteId]][]).flatMap(([id, side]) => {
       const to = rename(id);
       return to === undefined ? [] : [[to, side]];
     }),
-  ) as HandsTaken;
+  ) as Redistribution;
   const ties = (found.wishes.ties ?? []).flatMap(({ notes, returns }) => {
     const renamed = notes.map(rename);
     if (renamed.some((id) => id === undefined)) return [];

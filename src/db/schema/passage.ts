@@ -16,7 +16,7 @@ import {
 import type { NoteRemedy } from "@/core/passage/remedied";
 import { USUAL_WISHES, type FingeringWishes } from "@/core/options/asked/wishes";
 import { NO_PLAN_MARKS, type PlanMarks } from "@/core/motion/marks/plan-marks";
-import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
+import { TEMPO_RANGE, type Redistribution } from "@/core/passage/passage";
 import { goneAt } from "./gone";
 import { piece } from "./piece";
 
@@ -46,7 +46,7 @@ export const passage = pgTable(
     pedal: boolean().notNull().default(false),
     wishes: jsonb().$type<FingeringWishes>().notNull().default(USUAL_WISHES),
     /** Notes that one hand takes from the other, by note. */
-    taken: jsonb().$type<HandsTaken>().notNull().default({}),
+    taken: jsonb().$type<Redistribution>().notNull().default({}),
     /** What the player has made of the hand plan: signs, touches, what an eye has seen. */
     planMarks: jsonb().$type<PlanMarks>().notNull().default(NO_PLAN_MARKS),
     /** Grows with every change of what is played or asked; see fingering.follows. */

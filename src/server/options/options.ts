@@ -4,11 +4,11 @@ import { LEANING_IDS } from "@/core/options/leanings";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
-import { keepEdit, type Kept as KeptInDatabase } from "@/db/queries/edits";
+import { keepEdit, type EditKept as KeptInDatabase } from "@/db/queries/edits";
 import { addFirstFingerings } from "@/db/queries/fingerings";
 import { GONE } from "../gone";
 import { NoteName } from "../passages/note-name";
-import type { Answer, Kept, OptionData } from "../types";
+import type { Answer, OptionKept, OptionData } from "../types";
 
 const Finger = z.literal([1, 2, 3, 4, 5]);
 export const Digits = z.record(NoteName, Finger.nullable()).transform((digits) => digits as Fingering);
@@ -55,12 +55,12 @@ export async function addFirstOptions(
   return options ? { ok: true, value: options } : GONE;
 }
 
-export async function editOption(db: Db, asked: z.infer<typeof EditAsked>): Promise<Answer<Kept>> {
+export async function editOption(db: Db, asked: z.infer<typeof EditAsked>): Promise<Answer<OptionKept>> {
   return answered(await keepEdit(db, asked));
 }
 
 /** The answer to what has become of an option. */
-export function answered(kept: KeptInDatabase): Answer<Kept> {
+export function answered(kept: KeptInDatabase): Answer<OptionKept> {
   if (kept.outcome === "gone") return { ok: false, message: "This option is not there any more." };
   return { ok: true, value: kept };
 }

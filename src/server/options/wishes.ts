@@ -3,10 +3,10 @@ import { TYING } from "@/core/figures/tying";
 import type { FingeringWishes } from "@/core/options/asked/wishes";
 import { ALLOWED, EASIER } from "@/core/options/sharing/wishes";
 import type { NoteId } from "@/core/passage/note";
-import { TEMPO_RANGE, type HandsTaken } from "@/core/passage/passage";
+import { TEMPO_RANGE, type Redistribution } from "@/core/passage/passage";
 import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
-import { changeWhole, type Changed } from "@/db/queries/passage-changes";
+import { changeWhole, type WholeChanged } from "@/db/queries/passage-changes";
 import { keepSharedMark, keepTempo, passageById } from "@/db/queries/passages";
 import { follow } from "../passages/follow";
 import { GONE } from "../gone";
@@ -57,7 +57,7 @@ export async function chooseWishes(
 }
 
 /** Lets options follow what is asked now; what is asked of the sharing out alone changes none. */
-export async function followWishes(db: Db, passageId: string, { was, is }: Changed<"wishes">): Promise<void> {
+export async function followWishes(db: Db, passageId: string, { was, is }: WholeChanged<"wishes">): Promise<void> {
   if (was !== is) await follow(db, passageId, bearsOn(was, is) ? "asked" : "nothing");
 }
 
@@ -67,7 +67,7 @@ function bearsOn(before: FingeringWishes, after: FingeringWishes): boolean {
   return (["tying", "noThumbOnBlack", "noFourthAndFifth"] as const).some((name) => before[name] !== after[name]);
 }
 
-const Taken = z.record(NoteName, z.enum(["right", "left"])).transform((given) => given as HandsTaken);
+const Taken = z.record(NoteName, z.enum(["right", "left"])).transform((given) => given as Redistribution);
 
 export const TakenAsked = z.object({
   id: z.uuid(),
@@ -81,7 +81,7 @@ export const TakenAsked = z.object({
 export async function shareOut(
   db: Db,
   { id, passageId, before, after }: z.infer<typeof TakenAsked>,
-): Promise<Answer<WholeKept<HandsTaken>>> {
+): Promise<Answer<WholeKept<Redistribution>>> {
   const changed = await changeWhole(db, id, passageId, "taken", { before, after });
   if (!changed) return GONE;
   await followTaken(db, passageId, changed);
@@ -89,7 +89,7 @@ export async function shareOut(
 }
 
 /** Lets options follow what each hand plays now. */
-export async function followTaken(db: Db, passageId: string, { was, is }: Changed<"taken">): Promise<void> {
+export async function followTaken(db: Db, passageId: string, { was, is }: WholeChanged<"taken">): Promise<void> {
   const moved = (Object.keys({ ...was, ...is }) as NoteId[]).filter((id) => was[id] !== is[id]);
   if (moved.length > 0) await follow(db, passageId, "asked", moved);
 }

@@ -6,7 +6,7 @@ import { WATCHED_IDS } from "@/core/motion/hand/watch";
 import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
 import { fingeringsOf } from "@/db/queries/fingerings";
-import { bearsOnDigits, changeWhole, type Changed } from "@/db/queries/passage-changes";
+import { bearsOnDigits, changeWhole, type WholeChanged } from "@/db/queries/passage-changes";
 import { follow } from "./follow";
 import { GONE } from "../gone";
 import { NoteName } from "./note-name";
@@ -58,7 +58,7 @@ export const PlanMarksAsked = z.object({
 });
 
 /** Lets options follow where the tune lies now. */
-export async function followTune(db: Db, passageId: string, marks: Changed<"planMarks">): Promise<void> {
+export async function followTune(db: Db, passageId: string, marks: WholeChanged<"planMarks">): Promise<void> {
   if (bearsOnDigits(marks, "planMarks")) await follow(db, passageId, "asked");
 }
 

@@ -40,16 +40,16 @@ const REFUSALS = {
   slow: ["The file took too long to come.", 408],
 } as const;
 
-type Found = { readonly name: string; readonly bytes: Uint8Array } | keyof typeof REFUSALS;
+type FileFound = { readonly name: string; readonly bytes: Uint8Array } | keyof typeof REFUSALS;
 
-function fileIn(body: Readable, type: string): Promise<Found> {
+function fileIn(body: Readable, type: string): Promise<FileFound> {
   return new Promise((resolve) => {
     const slow = setTimeout(() => done("slow"), MOST_MS);
-    const done = (found: Found): void => {
+    const done = (found: FileFound): void => {
       clearTimeout(slow);
       resolve(found);
     };
-    let file: Found | null = null;
+    let file: FileFound | null = null;
     let parser;
     try {
       const limits = { files: 1, fileSize: LARGEST_FILE + 1, fields: 4, fieldSize: 1000, parts: 6 };

@@ -7,7 +7,7 @@ import { planOf } from "@/core/motion/plan/plan";
 import { withTouches, withTune, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import { ownSigns, signsOf, type SignPlaced } from "@/core/motion/marks/signs";
 import type { Note, NoteId } from "@/core/passage/note";
-import { handOf, type Hands, type HandsTaken, type Passage } from "@/core/passage/passage";
+import { handOf, type Hands, type Redistribution, type Passage } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { Beats } from "@/core/time/beats";
 import { remarksOn, wording } from "@/formats/issue";
@@ -224,6 +224,6 @@ function onEveryHead(notes: readonly Note[], remedies: NoteRemedies): NoteRemedi
 }
 
 /** A note that is taken over is marked like one that a remedy gives to the other hand. */
-function handsTaken(taken: HandsTaken): NoteRemedies {
+function handsTaken(taken: Redistribution): NoteRemedies {
   return Object.fromEntries(Object.entries(taken).map(([note, hand]) => [note, { kind: "other-hand", hand }]));
 }

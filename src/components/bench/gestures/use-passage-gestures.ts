@@ -3,7 +3,7 @@
 import { toast } from "sonner";
 import type { Finger, Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
-import type { HandsTaken } from "@/core/passage/passage";
+import type { Redistribution } from "@/core/passage/passage";
 import type { Player } from "../../playing/use-player";
 import type { PassageInHand } from "../use-passage-in-hand";
 import type { StretchInHand } from "./use-stretch";
@@ -57,9 +57,11 @@ export function usePassageGestures(
 }
 
 /** Notes go over to the other hand than plays them now; those that are taken already go back. */
-function givenOver(taken: HandsTaken, notes: readonly NoteId[], sideOf: (note: NoteId) => Side): HandsTaken {
+function givenOver(taken: Redistribution, notes: readonly NoteId[], sideOf: (note: NoteId) => Side): Redistribution {
   const isTaken = notes.some((id) => id in taken);
-  const rest = Object.fromEntries(Object.entries(taken).filter(([id]) => !notes.includes(id as NoteId))) as HandsTaken;
+  const rest = Object.fromEntries(
+    Object.entries(taken).filter(([id]) => !notes.includes(id as NoteId)),
+  ) as Redistribution;
   if (isTaken) return rest;
   return { ...rest, ...Object.fromEntries(notes.map((id) => [id, sideOf(id) === "right" ? "left" : "right"])) };
 }

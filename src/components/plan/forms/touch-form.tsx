@@ -6,7 +6,7 @@ import {
   START_WORDS,
   STROKE_ENDS,
   STROKE_STARTS,
-  type Touch,
+  type StrokeTouch,
 } from "@/core/motion/hand/touch";
 import type { PlanMarksInHand } from "../use-plan-marks";
 
@@ -25,7 +25,7 @@ export function TouchForm({
   if (!impulse || !first) return null;
   const { touch } = impulse;
   const { marks, setMarks } = inHand;
-  const choose = (part: Partial<Pick<Touch, "source" | "start" | "end">>): void => {
+  const choose = (part: Partial<Pick<StrokeTouch, "source" | "start" | "end">>): void => {
     const { source, start, end } = { ...touch, ...part };
     setMarks({
       ...marks,
@@ -37,15 +37,20 @@ export function TouchForm({
       "Energy",
       touch.source,
       SOURCES.map((s) => [s, SOURCE_WORDS[s]]),
-      (v: string) => choose({ source: v as Touch["source"] }),
+      (v: string) => choose({ source: v as StrokeTouch["source"] }),
     ],
     [
       "Start",
       touch.start,
       STROKE_STARTS.filter((s) => touch.source !== "arm" || s === "on-key").map((s) => [s, START_WORDS[s]]),
-      (v: string) => choose({ start: v as Touch["start"] }),
+      (v: string) => choose({ start: v as StrokeTouch["start"] }),
     ],
-    ["End", touch.end, STROKE_ENDS.map((s) => [s, END_WORDS[s]]), (v: string) => choose({ end: v as Touch["end"] })],
+    [
+      "End",
+      touch.end,
+      STROKE_ENDS.map((s) => [s, END_WORDS[s]]),
+      (v: string) => choose({ end: v as StrokeTouch["end"] }),
+    ],
   ] as const;
   return (
     <fieldset className="mt-1">

@@ -3,7 +3,7 @@
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { NoteId } from "@/core/passage/note";
 import type { NoteRemedies } from "@/core/passage/remedied";
-import type { HandsTaken } from "@/core/passage/passage";
+import type { Redistribution } from "@/core/passage/passage";
 import { PlanLanes } from "../plan/plan-lanes";
 import { overhangOf, PlanSigns } from "../plan/plan-signs";
 import { HandBrackets } from "../marks/hand-brackets";
@@ -25,7 +25,7 @@ interface Props extends Drawn {
 }
 
 const NO_REMEDIES: NoteRemedies = {};
-const NONE_TAKEN: HandsTaken = {};
+const NONE_TAKEN: Redistribution = {};
 
 /** One line of music with everything that hangs from its notes. */
 export const EngravedLine = memo(function EngravedLine(props: Props) {

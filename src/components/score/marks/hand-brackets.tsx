@@ -1,5 +1,5 @@
 import type { Note } from "@/core/passage/note";
-import type { HandsTaken } from "@/core/passage/passage";
+import type { Redistribution } from "@/core/passage/passage";
 import type { Side } from "@/core/hand/finger";
 import type { LinePlaces } from "../engraving/places";
 
@@ -20,7 +20,7 @@ export function HandBrackets({
 }: {
   places: LinePlaces;
   notes: readonly Note[];
-  taken: HandsTaken;
+  taken: Redistribution;
 }) {
   return runsOf(notes, taken).map((run) => {
     const spots = run.notes.flatMap((n) => places.notes.get(n.id) ?? []);
@@ -58,7 +58,7 @@ export function HandBrackets({
 }
 
 /** Notes taken one after another by the same hand from the same staff. */
-function runsOf(notes: readonly Note[], taken: HandsTaken): readonly Run[] {
+function runsOf(notes: readonly Note[], taken: Redistribution): readonly Run[] {
   const runs: { side: Side; notes: Note[]; last: number }[] = [];
   const onsets = [...new Set(notes.map((n) => `${n.onset} ${n.grace}`))];
   for (const note of notes) {

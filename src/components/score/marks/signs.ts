@@ -2,7 +2,7 @@ import type { Note, NoteId } from "@/core/passage/note";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { LinePlaces } from "../engraving/places";
 
-export interface SignPlaced {
+export interface RemedySignPlaced {
   readonly note: NoteId;
   readonly remedy: NoteRemedy;
   readonly x: number;
@@ -17,11 +17,15 @@ const CLEAR = 11;
  * Remedies that concern a single note stand beside it; those of a whole chord stand once, on the side of the chord
  * that the digits leave free: under the upper staff, over the lower.
  */
-export function placeSigns(places: LinePlaces, notes: readonly Note[], remedies: NoteRemedies): readonly SignPlaced[] {
+export function placeSigns(
+  places: LinePlaces,
+  notes: readonly Note[],
+  remedies: NoteRemedies,
+): readonly RemedySignPlaced[] {
   const seen = new Set<string>();
   return [...notes]
     .sort((a, b) => a.pitch - b.pitch)
-    .flatMap((note): SignPlaced[] => {
+    .flatMap((note): RemedySignPlaced[] => {
       const [remedy, place] = [remedies[note.id], places.notes.get(note.id)];
       if (!remedy || !place) return [];
       const chord = `${note.staff} ${note.onset} ${remedy.kind}`;

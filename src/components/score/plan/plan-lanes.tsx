@@ -194,15 +194,15 @@ function Limit({ figure, words, y, width }: LaneLimit & { readonly y: number; re
   );
 }
 
-interface Point {
+interface LanePlace {
   readonly x: number;
   readonly y: number;
 }
 
-function line(points: readonly Point[]): string {
+function line(points: readonly LanePlace[]): string {
   return points.map(({ x, y }, i) => `${i === 0 ? "M" : "L"} ${x} ${y}`).join(" ");
 }
 
-function steps(points: readonly Point[]): string {
+function steps(points: readonly LanePlace[]): string {
   return points.map(({ x, y }, i) => (i === 0 ? `M ${x} ${y}` : `H ${x} V ${y}`)).join(" ");
 }

@@ -5,9 +5,9 @@ import type { MotionCurve, MotionSweep } from "@/core/motion/plan/motion-sweep";
 import { Choice } from "../../ui/choice";
 import { TempoLines } from "./tempo-lines";
 
-type Figure = keyof MotionCurve;
+type CurveName = keyof MotionCurve;
 
-const FIGURES: Readonly<Record<Figure, { readonly name: string; readonly unit: string }>> = {
+const FIGURES: Readonly<Record<CurveName, { readonly name: string; readonly unit: string }>> = {
   rotation: { name: "Rotation", unit: "forearm to and fro, times a second" },
   travel: { name: "Travel", unit: "wrist along the keys, mm a second" },
   windows: { name: "Windows", unit: "joins with time to close, %" },
@@ -21,7 +21,7 @@ interface Props {
 
 /** Rotation, travel and windows of each plan against tempo. */
 export function MotionChart({ names, sweep: { tempos, curves }, target }: Props) {
-  const [figure, setFigure] = useState<Figure>("windows");
+  const [figure, setFigure] = useState<CurveName>("windows");
   const said = names.map((name, of) => {
     const all = curves[of]![figure];
     return `${name} from ${all[0]!.toFixed(1)} to ${all.at(-1)!.toFixed(1)}`;
@@ -33,7 +33,7 @@ export function MotionChart({ names, sweep: { tempos, curves }, target }: Props)
         <Choice
           label="Figure"
           value={figure}
-          options={(Object.keys(FIGURES) as Figure[]).map((id) => [id, FIGURES[id].name])}
+          options={(Object.keys(FIGURES) as CurveName[]).map((id) => [id, FIGURES[id].name])}
           onChange={setFigure}
         />
       </div>

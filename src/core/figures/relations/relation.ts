@@ -1,5 +1,5 @@
 import type { Side } from "../../hand/finger";
-import type { Moment } from "../melody";
+import type { MelodyOnset } from "../melody";
 
 /** A way in which one group of notes can answer another. Each is a file in relations/. */
 export interface Relation {
@@ -7,7 +7,7 @@ export interface Relation {
   /** Whether the answer may stand in these hands. */
   between(figure: Side, answer: Side): boolean;
   /** What stays the same over the whole of a figure and its answer; null where two onsets cannot answer each other. */
-  shift(figure: Moment, answer: Moment): number | null;
+  shift(figure: MelodyOnset, answer: MelodyOnset): number | null;
   /** How much such a return is worth against one that is the very same, 0 to 1. A choice. */
   readonly worth: number;
   /** In the player's words. */

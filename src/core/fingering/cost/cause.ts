@@ -38,7 +38,7 @@ export interface Moment {
 export type Tell = (stroke: Stroke, amount: number, strain: number, finger: Press | null, other: Press | null) => void;
 
 /** What a cause found, kept for the player. */
-export interface Found {
+export interface CauseFound {
   readonly amount: number;
   readonly strain: number;
   readonly finger: Press | null;
@@ -57,7 +57,7 @@ export interface Cause {
   readonly source: string;
   find(moment: Moment, tell: Tell): void;
   /** What is the better for its being gone, in the player's words: "the thumb stays on white". */
-  spared(found: Found): string;
+  spared(found: CauseFound): string;
   /** The finding in the player's words, without bar and beat. */
-  say(found: Found): string;
+  say(found: CauseFound): string;
 }

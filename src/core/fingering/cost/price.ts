@@ -3,12 +3,12 @@ import type { Stroke } from "../../passage/line";
 import type { Digits } from "../study/fingering";
 import { frameAfter, press, type Frame, type Press } from "../frames/frame";
 import type { Task } from "../study/task";
-import type { Found, Moment, Tell } from "./cause";
+import type { CauseFound, Moment, Tell } from "./cause";
 import { CAUSES } from "./causes";
 import { isCarried } from "./join";
 
 /** One cause found at one stroke. */
-interface Finding extends Found {
+interface Finding extends CauseFound {
   readonly cause: string;
   readonly stroke: Stroke;
 }

@@ -4,7 +4,7 @@ import type { Fingering } from "../study/fingering";
 import { judge, notesAsked, type Study } from "../study/study";
 
 /** A stretch of a given fingering that the engine would finger otherwise, and why. */
-export interface Change {
+export interface FingerChange {
   readonly notes: readonly NoteId[];
   readonly from: readonly (number | null)[];
   readonly to: readonly (number | null)[];
@@ -21,9 +21,9 @@ const APART = 2;
  * What would be changed in a given fingering to come to a better one, stretch by stretch: runs of notes on which
  * they differ, together where fewer than APART notes lie between.
  */
-export function adviceOn(study: Study, given: Fingering, better: Fingering): readonly Change[] {
+export function adviceOn(study: Study, given: Fingering, better: Fingering): readonly FingerChange[] {
   const before = judge(study, given);
-  return stretches(notesAsked(study), given, better).map((notes): Change => {
+  return stretches(notesAsked(study), given, better).map((notes): FingerChange => {
     const changed = { ...given, ...Object.fromEntries(notes.map((id) => [id, better[id] ?? null])) };
     const comparison = compareFingerings(study, judge(study, changed), before);
     return {

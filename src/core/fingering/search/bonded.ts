@@ -4,7 +4,7 @@ import type { Bond } from "./conditions";
 import type { Digits } from "../study/fingering";
 import type { Lattice } from "./lattice";
 import { mergeBest, type Costed } from "./merge";
-import { openTo, searching, type Found, type Progress } from "./search";
+import { openTo, searching, type PathFound, type Progress } from "./search";
 import type { Terms } from "./terms";
 
 /** A bond by where its strokes stand. */
@@ -13,7 +13,7 @@ type Tied = readonly { readonly line: number; readonly stroke: number }[];
 /** Some fingers already decided, and the best that can be done around them with every other bond left loose. */
 interface Branch {
   readonly terms: readonly Terms[];
-  readonly bests: readonly Found[];
+  readonly bests: readonly PathFound[];
   readonly total: number;
 }
 

@@ -10,7 +10,7 @@ import { waysTo, type Open, type Ways } from "./ways";
 import { keepsPins, keepsToAllowed, pinsOnly, type Terms } from "./terms";
 
 /** A fingering found, with the sum of its strains. */
-export interface Found {
+export interface PathFound {
   readonly total: number;
   readonly digits: Digits;
 }
@@ -32,7 +32,7 @@ export interface Progress {
  * A generator, so that a worker can stop between onsets: it yields its progress at each.
  * @param k how many, at least 1
  */
-export function* searching(lattice: Lattice, terms: Terms, k: number): Generator<Progress, readonly Found[]> {
+export function* searching(lattice: Lattice, terms: Terms, k: number): Generator<Progress, readonly PathFound[]> {
   const { line } = lattice.task;
   const backs: Int32Array[] = [];
   let [ways, spare]: [Ways | null, Ways | null] = [null, null];
@@ -57,7 +57,7 @@ export function* searching(lattice: Lattice, terms: Terms, k: number): Generator
 }
 
 /** The same of a task, around some pins, without stopping. */
-export function search(task: Task, pins: PinnedDigits, k: number): readonly Found[] {
+export function search(task: Task, pins: PinnedDigits, k: number): readonly PathFound[] {
   return drain(searching(latticeOf(task), pinsOnly(pins), k));
 }
 
@@ -91,7 +91,7 @@ function isFourthAndFifth(before: readonly Press[], now: readonly Press[]): bool
   return before.length === 1 && now.length === 1 && one!.finger + other!.finger === 9 && one!.finger !== other!.finger;
 }
 
-function trace(lattice: Lattice, backs: readonly Int32Array[], last: Ways, k: number): readonly Found[] {
+function trace(lattice: Lattice, backs: readonly Int32Array[], last: Ways, k: number): readonly PathFound[] {
   const ends: { total: number; way: number }[] = [];
   last.counts.forEach((count, state) => {
     for (let way = state * k; way < state * k + count; way++) ends.push({ total: last.totals[way]!, way });

@@ -2,7 +2,7 @@ import { PLAN } from "../../physics";
 import type { Frame } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
 import { whiteWidth } from "../../keyboard/geometry";
-import { touchOf, type Touch } from "../hand/touch";
+import { touchOf, type StrokeTouch } from "../hand/touch";
 
 /** Notes carried by one active movement, the rest passively. */
 export interface Impulse {
@@ -11,7 +11,7 @@ export interface Impulse {
   readonly to: number;
   /** Why it starts where it does. */
   readonly why: string;
-  readonly touch: Touch;
+  readonly touch: StrokeTouch;
 }
 
 /**

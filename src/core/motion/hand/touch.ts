@@ -12,7 +12,7 @@ export const STROKE_ENDS = ["held", "let-go"] as const;
 export type StrokeEnd = (typeof STROKE_ENDS)[number];
 
 /** A touch in its three parts. An impulse of the arm never starts above the key: that sounds harsh and hurts. */
-export type Touch = { readonly end: StrokeEnd; readonly why: string } & (
+export type StrokeTouch = { readonly end: StrokeEnd; readonly why: string } & (
   | { readonly source: "arm"; readonly start: "on-key" }
   | { readonly source: Exclude<Source, "arm">; readonly start: StrokeStart }
 );
@@ -27,7 +27,7 @@ export const START_WORDS: Readonly<Record<StrokeStart, string>> = { "on-key": "f
 export const END_WORDS: Readonly<Record<StrokeEnd, string>> = { held: "held", "let-go": "let go at once" };
 
 /** A touch that the player chose, with what is not allowed put right. */
-export function touchChosen(source: Source, start: StrokeStart, end: StrokeEnd, why: string): Touch {
+export function touchChosen(source: Source, start: StrokeStart, end: StrokeEnd, why: string): StrokeTouch {
   return source === "arm" ? { source, start: "on-key", end, why } : { source, start, end, why };
 }
 
@@ -81,7 +81,7 @@ const RULES: readonly Rule[] = [
 ];
 
 /** The touch of a group of onsets by the rules. */
-export function touchOf({ manner }: Task, group: readonly Frame[]): Touch {
+export function touchOf({ manner }: Task, group: readonly Frame[]): StrokeTouch {
   const seen = seenIn(group);
   const rule = RULES.find((r) => r.fits(seen))!;
   const isShort =

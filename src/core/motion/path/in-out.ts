@@ -40,7 +40,7 @@ export function inOutsOf({ frames, ways }: Path): readonly InOut[] {
 const TRIES = 24;
 
 /** ms at which a tenth of the way from one onset to the next is done for good. */
-function beginning(way: Path["ways"]["depth"], from: Moment, to: Moment): number {
+function beginning(way: Path["ways"]["depth"], from: DepthWanted, to: DepthWanted): number {
   const tenth = Math.abs(to.depth - from.depth) / 10;
   for (let k = TRIES - 1; k >= 0; k--) {
     const ms = from.ms + ((to.ms - from.ms) * k) / TRIES;
@@ -49,7 +49,7 @@ function beginning(way: Path["ways"]["depth"], from: Moment, to: Moment): number
   return from.ms;
 }
 
-interface Moment {
+interface DepthWanted {
   readonly ms: number;
   readonly depth: number;
 }

@@ -8,9 +8,9 @@ import type { Tip } from "../../placement/placement";
 import { mirrored } from "../../placement/standing";
 import type { Shape, Tilt } from "../../placement/ways";
 import { heightsWanted } from "./height";
-import { FREE, inward, lengthOf, lyingAs, placesOf, sideways, turned, type Bounds, type Place } from "./place";
+import { FREE, inward, lengthOf, lyingAs, placesOf, sideways, turned, type PlaceBounds, type Place } from "./place";
 import { leavingMs } from "../hand/release";
-import { smoothest, valueAt, type Knot, type Way } from "./smooth";
+import { smoothest, valueAt, type Knot, type Course } from "./smooth";
 import type { Texture } from "../hand/texture";
 import { rollsWanted } from "../hand/turn";
 
@@ -43,7 +43,7 @@ export interface PlanFrame {
    * How far the middle of the hand may lie along the keys, and how far in or out it may, so that this hand's fingers
    * reach what is down while the rest stays as planned; null where they leave it free.
    */
-  readonly room: Readonly<Record<"x" | "depth", Bounds | null>>;
+  readonly room: Readonly<Record<"x" | "depth", PlaceBounds | null>>;
   /** mm by which all that is down cannot be held together, 0 where depth forbids it; null where it can. */
   readonly short: number | null;
 }
@@ -53,7 +53,7 @@ export interface Path {
   readonly frames: readonly PlanFrame[];
   readonly places: readonly Place[];
   /** mm, mirrored so that x rises towards finger 5; degrees for ulnarDeviation and supination. */
-  readonly ways: Readonly<Record<Coordinate, Way>>;
+  readonly ways: Readonly<Record<Coordinate, Course>>;
 }
 
 const COORDINATES = ["x", "depth", "height", "ulnarDeviation", "supination"] as const;
@@ -140,12 +140,12 @@ function frameAt(task: Task, place: Place, ways: Path["ways"], k: number): PlanF
 }
 
 /** Bounds along the keys as they lie on the keyboard, from the hand's own coordinates. */
-function across(hand: Hand, { least, most }: Bounds): Bounds {
+function across(hand: Hand, { least, most }: PlaceBounds): PlaceBounds {
   const [one, other] = [mirrored(hand, least), mirrored(hand, most)];
   return { least: Math.min(one, other), most: Math.max(one, other) };
 }
 
-function bounded(bounds: Bounds): Bounds | null {
+function bounded(bounds: PlaceBounds): PlaceBounds | null {
   return Number.isFinite(bounds.least) && Number.isFinite(bounds.most) ? bounds : null;
 }
 
@@ -174,7 +174,7 @@ export function coordinatesAt({ ways }: Pick<Path, "ways">, ms: number): Readonl
   return Object.fromEntries(COORDINATES.map((c) => [c, valueAt(ways[c], ms)])) as Record<Coordinate, number>;
 }
 
-interface Wanted extends Bounds {
+interface Wanted extends PlaceBounds {
   readonly ease: number;
 }
 
@@ -193,7 +193,7 @@ interface Clock {
    * for long.
    * @param wanted of a place, at a knot, by the place of its onset
    */
-  smoothed(wanted: (at: Place, knot: number, onset: number) => Wanted, manner?: Manner): Way;
+  smoothed(wanted: (at: Place, knot: number, onset: number) => Wanted, manner?: Manner): Course;
 }
 
 function clockOf(task: Task, frames: readonly Frame[], places: readonly Place[]): Clock {

@@ -7,7 +7,7 @@ import { evaluate, pivotOf, unevenness } from "../../placement/evaluate";
 import { total } from "../../placement/causes";
 import type { Held, Hold } from "../../placement/placement";
 import { solvePlacement } from "../../placement/solve";
-import { mirrored, standingOf, type Standing } from "../../placement/standing";
+import { mirrored, standingOf, type TipStanding } from "../../placement/standing";
 import { limitsIn, type Shape, type Way } from "../../placement/ways";
 import { textureAt, type Texture } from "../hand/texture";
 
@@ -20,7 +20,7 @@ export interface Place {
   readonly texture: Texture;
   readonly way: Way;
   /** Tips in order of x; empty where nothing is down, or nothing that is down can be held. */
-  readonly standing: readonly Standing[];
+  readonly standing: readonly TipStanding[];
   readonly tips: Held["tips"];
   /** mm, mirrored, by tip. */
   readonly x: readonly number[];
@@ -34,15 +34,15 @@ export interface Place {
 }
 
 /** Shapes solved anew for a plan, kept as long as it is made. */
-type Solved = Map<string, Held | null>;
+type KnownPlacements = Map<string, Held | null>;
 
 /** The place of each onset: the easiest placement in the shape that its texture asks for, or in the easiest shape. */
 export function placesOf(task: Task, frames: readonly Frame[]): readonly Place[] {
-  const solved: Solved = new Map();
+  const solved: KnownPlacements = new Map();
   return frames.map((frame, i) => placeOf(task, frame, textureAt(task, frames, i), solved));
 }
 
-function placeOf(task: Task, frame: Frame, texture: Texture, solved: Solved): Place {
+function placeOf(task: Task, frame: Frame, texture: Texture, solved: KnownPlacements): Place {
   const held = heldAt(task, frame, texture.shape, solved);
   if (held === null) return nowhere(frame, texture);
   const { hand, instrument } = task;
@@ -91,12 +91,12 @@ export function lengthOf(hand: Hand): number {
   return HAND.tipToWrist * scaleOf(hand);
 }
 
-function restOf(hand: Hand, { finger }: Standing): number {
+function restOf(hand: Hand, { finger }: TipStanding): number {
   return hand.restOffsets[finger - 1]!;
 }
 
 /** What is down, as it can be held: all of it, else what is struck, else its first finger. null where nothing is down. */
-function heldAt(task: Task, { struck, held }: Frame, shape: Shape, solved: Solved): Held | null {
+function heldAt(task: Task, { struck, held }: Frame, shape: Shape, solved: KnownPlacements): Held | null {
   const tries: readonly (readonly Press[])[] = [[...struck, ...held], struck, struck.slice(0, 1)];
   for (const down of tries) {
     if (down.length === 0) continue;
@@ -109,7 +109,7 @@ function heldAt(task: Task, { struck, held }: Frame, shape: Shape, solved: Solve
   return null;
 }
 
-function inShape(task: Task, down: readonly Hold[], shape: Shape, solved: Solved): Held | null {
+function inShape(task: Task, down: readonly Hold[], shape: Shape, solved: KnownPlacements): Held | null {
   const key = `${shape} ${down.map((h) => `${h.finger}:${h.key}`).join()}`;
   if (!solved.has(key)) {
     const fingers = new Set(down.map((h) => h.finger));
@@ -121,19 +121,19 @@ function inShape(task: Task, down: readonly Hold[], shape: Shape, solved: Solved
   return solved.get(key)!;
 }
 
-export interface Bounds {
+export interface PlaceBounds {
   readonly least: number;
   readonly most: number;
 }
 
 /** No bound at all. */
-export const FREE: Bounds = { least: -Infinity, most: Infinity };
+export const FREE: PlaceBounds = { least: -Infinity, most: Infinity };
 
 /**
  * Where the middle of the hand may lie: every finger that is down no farther from it than the pair it makes with the
  * middle finger opens or closes, in the shape and tilt of the place; the middle finger itself by what it moves sideways.
  */
-export function sideways(hand: Hand, { standing, way, x, ease }: Place): Bounds {
+export function sideways(hand: Hand, { standing, way, x, ease }: Place): PlaceBounds {
   let [least, most] = [-Infinity, Infinity];
   standing.forEach(({ finger }, i) => {
     const at = x[i]!;
@@ -153,7 +153,7 @@ export function sideways(hand: Hand, { standing, way, x, ease }: Place): Bounds 
  * How far in the hand may lie with its middle at a place and turned by degrees: no tip farther from where it would lie at
  * ease than fingers reach in or out.
  */
-export function inward(hand: Hand, place: Place, middle: number, ulnarDeviation: number): Bounds {
+export function inward(hand: Hand, place: Place, middle: number, ulnarDeviation: number): PlaceBounds {
   let [least, most] = [-Infinity, Infinity];
   for (const standing of place.standing) {
     const reach = PLACEMENT.mostUneven + pivotOf(standing.finger);
@@ -166,7 +166,7 @@ export function inward(hand: Hand, place: Place, middle: number, ulnarDeviation:
 }
 
 /** How far the hand may be turned, in degrees, with its middle and its depth given. */
-export function turned(hand: Hand, place: Place, middle: number, depth: number): Bounds {
+export function turned(hand: Hand, place: Place, middle: number, depth: number): PlaceBounds {
   let [least, most] = [-PLACEMENT.deviationMost[1], PLACEMENT.deviationMost[0]] as [number, number];
   for (const standing of place.standing) {
     const beside = standing.middle - middle;
@@ -182,7 +182,7 @@ export function turned(hand: Hand, place: Place, middle: number, depth: number):
   return { least, most };
 }
 
-function behindOf(hand: Hand, { way }: Place, { finger }: Standing): number {
+function behindOf(hand: Hand, { way }: Place, { finger }: TipStanding): number {
   return hand.behindFlat[finger - 1]! * PLACEMENT.reachDifference[way.shape];
 }
 

@@ -1,5 +1,5 @@
 import { seeded } from "../../../../tests/support/seeded";
-import { costOf, smoothest, valueAt, type Knot, type Way } from "./smooth";
+import { costOf, smoothest, valueAt, type Knot, type Course } from "./smooth";
 
 const random = seeded(17);
 
@@ -23,7 +23,7 @@ const smoothingOf = (knots: readonly Knot[]): number[] =>
   knots.slice(1).map((k, i) => Math.min(160, 0.6 * (k.ms - knots[i]!.ms)));
 
 /** How much the cost changes with each value and speed, by trying. */
-function slopes(knots: readonly Knot[], smoothing: readonly number[], way: Way) {
+function slopes(knots: readonly Knot[], smoothing: readonly number[], way: Course) {
   const at = (which: "x" | "v", i: number, by: number): number => {
     const moved = { ...way, x: way.x.slice(), v: way.v.slice() };
     moved[which][i]! += by;

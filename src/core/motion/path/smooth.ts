@@ -24,7 +24,7 @@ export interface Knot {
 }
 
 /** A coordinate at every knot, and its speed per ms. */
-export interface Way {
+export interface Course {
   readonly ms: Float64Array;
   readonly x: Float64Array;
   readonly v: Float64Array;
@@ -37,9 +37,9 @@ const ENOUGH = 1e-7;
 const STILL = 1e-6;
 
 /** @param smoothing ms over which the interval after each knot is smoothed; one fewer than there are knots */
-export function smoothest(knots: readonly Knot[], smoothing: readonly number[]): Way {
+export function smoothest(knots: readonly Knot[], smoothing: readonly number[]): Course {
   const n = knots.length;
-  const way: Way = {
+  const way: Course = {
     ms: Float64Array.from(knots, (k) => k.ms),
     x: Float64Array.from(knots, (k) => clamp(k.ease, k)),
     v: new Float64Array(n),
@@ -55,7 +55,7 @@ export function smoothest(knots: readonly Knot[], smoothing: readonly number[]):
 }
 
 /** The value at a moment between the knots; before the first and after the last it stands still. */
-export function valueAt({ ms, x, v }: Way, at: number): number {
+export function valueAt({ ms, x, v }: Course, at: number): number {
   const n = ms.length;
   if (n === 0) return 0;
   if (at <= ms[0]!) return x[0]!;
@@ -78,7 +78,7 @@ export function valueAt({ ms, x, v }: Way, at: number): number {
 }
 
 /** What is minimised, for tests and for the length of a step. */
-export function costOf(knots: readonly Knot[], smoothing: readonly number[], { x, v }: Way): number {
+export function costOf(knots: readonly Knot[], smoothing: readonly number[], { x, v }: Course): number {
   let sum = 0;
   knots.forEach(({ ease, weight }, i) => (sum += weight * (x[i]! - ease) ** 2 + STILL * v[i]! ** 2));
   for (let i = 0; i + 1 < knots.length; i++) {
@@ -107,7 +107,7 @@ function systemOf(n: number): System {
   return { gx: of(n), gv: of(n), diagonal: of(3 * n), beside: of(4 * n), dx: of(n), dv: of(n) };
 }
 
-function fill(system: System, knots: readonly Knot[], smoothing: readonly number[], { x, v }: Way): void {
+function fill(system: System, knots: readonly Knot[], smoothing: readonly number[], { x, v }: Course): void {
   const { gx, gv, diagonal: D, beside: B } = system;
   knots.forEach(({ ease, weight }, i) => {
     gx[i] = weight * (x[i]! - ease);
@@ -186,7 +186,7 @@ function inverse(D: Float64Array, i: number): readonly [number, number, number] 
 }
 
 /** Goes along the step, bent at the bounds, as far as it lowers the cost. @returns the largest change of a value */
-function advance(knots: readonly Knot[], smoothing: readonly number[], way: Way, { dx, dv }: System): number {
+function advance(knots: readonly Knot[], smoothing: readonly number[], way: Course, { dx, dv }: System): number {
   const before = costOf(knots, smoothing, way);
   const [x, v] = [way.x.slice(), way.v.slice()];
   for (let share = 1; share > 1e-4; share /= 2) {

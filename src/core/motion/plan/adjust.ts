@@ -23,7 +23,7 @@ export interface Adjustment {
 /** Strain and mm of clearance below which nothing has changed. Choices: what is shown of them. */
 const LEAST = { strain: 0.05, mm: 0.5 };
 
-interface Changed {
+interface Adjusted {
   readonly x: number;
   readonly depth: number;
   readonly ulnarDeviation: number;
@@ -33,7 +33,7 @@ interface Changed {
 interface Try {
   readonly id: string;
   readonly words: string;
-  readonly change: (at: Changed) => Changed;
+  readonly change: (at: Adjusted) => Adjusted;
   readonly gain?: Clearance["gains"][number]["change"];
 }
 
@@ -92,13 +92,13 @@ export function adjustmentsAt(
   near: Clearance | null,
 ): readonly Adjustment[] {
   if (place.standing.length === 0) return [];
-  const now: Changed = {
+  const now: Adjusted = {
     x: mirrored(hand, frame.x),
     depth: frame.depth,
     ulnarDeviation: frame.ulnarDeviation,
     leaning: place.way.tilt === "leaning",
   };
-  const strainAs = ({ x, depth, ulnarDeviation, leaning }: Changed): number => {
+  const strainAs = ({ x, depth, ulnarDeviation, leaning }: Adjusted): number => {
     const way = { shape: place.way.shape, tilt: leaning ? ("leaning" as const) : ("upright" as const) };
     return lyingAs(hand, { ...place, way }, x, depth, ulnarDeviation).strain + offCentreStrain(x - place.ease);
   };
@@ -119,7 +119,7 @@ function lyingThen(
   hand: Hand,
   frame: PlanFrame,
   place: Place,
-  { x, depth, ulnarDeviation, leaning }: Changed,
+  { x, depth, ulnarDeviation, leaning }: Adjusted,
 ): Pick<Adjustment, "tips" | "wrist"> {
   const { y } = lyingAs(hand, place, x, depth, ulnarDeviation);
   const supination =
@@ -140,7 +140,7 @@ function offCentreStrain(mm: number): number {
   return (100 * Math.max(0, Math.abs(mm) - freeUneven / 2)) / mostUneven;
 }
 
-function isWithin(hand: Hand, place: Place, { x, depth, ulnarDeviation }: Changed): boolean {
+function isWithin(hand: Hand, place: Place, { x, depth, ulnarDeviation }: Adjusted): boolean {
   const [side, turn] = [sideways(hand, place), turned(hand, place, x, depth)];
   const depths = inward(hand, place, x, ulnarDeviation);
   const inside = (value: number, { least, most }: { least: number; most: number }): boolean =>

@@ -16,11 +16,11 @@ export interface Stand {
   readonly name: string;
   readonly now: Frame | null;
   readonly before: Frame | null;
-  readonly steps: Map<number, readonly Step[]>;
+  readonly steps: Map<number, readonly HandStep[]>;
 }
 
 /** One way for a hand to go on, and the strain it adds. */
-export interface Step {
+export interface HandStep {
   readonly to: Stand;
   readonly strain: number;
 }
@@ -30,7 +30,7 @@ export interface HandSteps {
   readonly side: Side;
   readonly start: Stand;
   /** The ways to play some strokes of an onset from a stand; each is worked out once. */
-  from(stand: Stand, onset: Onset, strokes: readonly Stroke[]): readonly Step[];
+  from(stand: Stand, onset: Onset, strokes: readonly Stroke[]): readonly HandStep[];
   /** Forgets every stand but some, and what was worked out from all of them: the music has gone on. */
   forget(but: ReadonlySet<Stand>): void;
 }
@@ -42,7 +42,7 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
   const noPins = new Int8Array(strokeCount);
   return { side: task.line.side, start: stand(null, "", null), from, forget };
 
-  function from(at: Stand, onset: Onset, strokes: readonly Stroke[]): readonly Step[] {
+  function from(at: Stand, onset: Onset, strokes: readonly Stroke[]): readonly HandStep[] {
     let bits = 0;
     for (const stroke of strokes) bits |= 1 << onset.struck.indexOf(stroke);
     const key = onset.index * 2 ** STROKE_BITS + bits;
@@ -51,7 +51,7 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
     return steps;
   }
 
-  function stepsFrom(at: Stand, onset: Onset, strokes: readonly Stroke[], key: number): readonly Step[] {
+  function stepsFrom(at: Stand, onset: Onset, strokes: readonly Stroke[], key: number): readonly HandStep[] {
     const gap = at.now === null ? Infinity : gapBetween(at.now.onset.ms, onset.ms);
     const swept = onset.swept && at.now?.onset.index === onset.index - 1;
     const own: Onset = { ...onset, struck: strokes, gap, swept };

@@ -8,7 +8,7 @@ import type { Fingering } from "../../fingering/study/fingering";
 import type { Frame } from "../../fingering/frames/frame";
 import type { Progress } from "../../fingering/search/search";
 import { bothTasks, type Study } from "../../fingering/study/study";
-import { handSteps, type HandSteps, type Stand, type Step } from "./hand-steps";
+import { handSteps, type HandSteps, type Stand, type HandStep } from "./hand-steps";
 import { bit, momentsOf, type SharedMoment, type Split } from "./moments";
 import { sharingWeights, type SharingWishes } from "./wishes";
 
@@ -52,12 +52,12 @@ export function* sharing(study: Study, wishes: SharingWishes, waysKept?: number)
     HandSteps,
     HandSteps,
   ];
-  let ways: Way[] = [{ right: right.start, left: left.start, total: 0, split: 0, from: null }];
+  let ways: SharedWay[] = [{ right: right.start, left: left.start, total: 0, split: 0, from: null }];
   const kept = waysKept ?? Math.ceil(WAYS_IN_ALL / Math.max(1, moments.length));
   let exact = true;
   let sinceYield = 0;
   for (const [index, moment] of moments.entries()) {
-    let next = new Map<number, Way>();
+    let next = new Map<number, SharedWay>();
     for (const way of ways)
       for (const split of moment.splits) {
         takeOn(way, split, moment, next);
@@ -81,13 +81,13 @@ export function* sharing(study: Study, wishes: SharingWishes, waysKept?: number)
   const best = ways.reduce((a, b) => (b.total < a.total ? b : a));
   return sharedFrom(best, moments, exact);
 
-  function takeOn(way: Way, split: Split, moment: SharedMoment, next: Map<number, Way>): void {
+  function takeOn(way: SharedWay, split: Split, moment: SharedMoment, next: Map<number, SharedWay>): void {
     const { onset, written } = moment;
     const toLeft = onset.struck.filter((_, place) => bit(split, place));
     const toRight = onset.struck.filter((_, place) => !bit(split, place));
     if (split !== written && !wishes.crossing && crosses(way, toLeft, toRight)) return;
     const changed = weights.handChanged * countBits(split ^ written);
-    const ons = (hand: HandSteps, at: Stand, share: readonly Stroke[]): readonly Step[] =>
+    const ons = (hand: HandSteps, at: Stand, share: readonly Stroke[]): readonly HandStep[] =>
       share.length === 0 ? [{ to: at, strain: 0 }] : hand.from(at, onset, share);
     for (const r of ons(right, way.right, toRight)) {
       for (const l of ons(left, way.left, toLeft)) {
@@ -106,7 +106,7 @@ const ROOM = 3;
 /** Ways taken on from one look at whether it is still wanted to the next. A choice: some milliseconds. */
 const STEPS_A_YIELD = 200;
 
-function cheapest(ways: ReadonlyMap<number, Way>, count: number): Map<number, Way> {
+function cheapest(ways: ReadonlyMap<number, SharedWay>, count: number): Map<number, SharedWay> {
   return new Map([...ways].sort(([, a], [, b]) => a.total - b.total).slice(0, count));
 }
 
@@ -119,16 +119,16 @@ export function share(study: Study, wishes: SharingWishes): Shared {
   return drain(sharing(study, wishes));
 }
 
-interface Way {
+interface SharedWay {
   readonly right: Stand;
   readonly left: Stand;
   readonly total: number;
   readonly split: Split;
-  readonly from: Way | null;
+  readonly from: SharedWay | null;
 }
 
 /** Whether a hand would reach past where the other strikes now, or struck last and still stands. */
-function crosses({ right, left }: Way, toLeft: readonly Stroke[], toRight: readonly Stroke[]): boolean {
+function crosses({ right, left }: SharedWay, toLeft: readonly Stroke[], toRight: readonly Stroke[]): boolean {
   const lowest = toRight.length > 0 ? toRight[0]!.key : lowestOf(right.now);
   const highest = toLeft.length > 0 ? toLeft.at(-1)!.key : highestOf(left.now);
   return highest >= lowest;
@@ -148,7 +148,7 @@ function countBits(bits: number): number {
   return count;
 }
 
-function sharedFrom(best: Way, moments: readonly SharedMoment[], exact: boolean): Shared {
+function sharedFrom(best: SharedWay, moments: readonly SharedMoment[], exact: boolean): Shared {
   const fingering: Record<NoteId, Finger | null> = {};
   const taken: Record<NoteId, Side> = {};
   for (let way = best, index = moments.length - 1; index >= 0; way = way.from!, index--) {

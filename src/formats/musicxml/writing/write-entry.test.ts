@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { put, toggleTie } from "@/core/entry/changes";
-import { EMPTY_BAR, namesOf, VOICES, type Changed, type Entry } from "@/core/entry/entry";
+import { EMPTY_BAR, namesOf, VOICES, type EntryChanged, type Entry } from "@/core/entry/entry";
 import { beatsOf, type Length } from "@/core/entry/length";
 import { keyOf } from "@/core/entry/spelling";
 import { readScore } from "../reading/open";
@@ -22,7 +22,7 @@ const LENGTHS = [
 
 function entered(steps: readonly { voice: 0 | 1 | 2 | 3; keys: readonly number[]; length: Length }[]): Entry {
   const entry: Entry = { title: "Entered & kept", fifths: -2, time: [3, 4], tempo: 72, bars: [EMPTY_BAR] };
-  let now: Changed = { entry, cursor: { bar: 0, voice: 0, at: 0 }, complaint: null };
+  let now: EntryChanged = { entry, cursor: { bar: 0, voice: 0, at: 0 }, complaint: null };
   const places = VOICES.map((voice) => ({ bar: 0, voice, at: 0 }));
   let names = 0;
   for (const { voice, keys, length: each } of steps) {
