@@ -1,23 +1,42 @@
 import type { Side } from "@/core/hand/finger";
 import type { Manner } from "@/core/passage/passage";
-import type { Keys } from "./solve";
+import type { Keys } from "./keys";
 
 /** Ruler spans in mm of a small, a middle and a large hand. */
 export const SPANS = [180, 205, 232] as const;
 
-/** Passages that hands of different size finger differently, in sixteenths at quarter = 96. Listed in docs/cost.md. */
+/** Passages that hands of different size finger differently, in sixteenths at quarter = 96. `npm run quality` prints them. */
 export interface HandSizes {
   readonly name: string;
   readonly side: Side;
   readonly keys: readonly Keys[];
   readonly manner?: Partial<Manner>;
-  /** The best for a small, a middle and a large hand. */
-  readonly digits: readonly [string, string, string];
+  /** Whether what is best for a small, a middle and a large hand, in digits note by note, differs as a teacher would have it. */
+  readonly holds: (small: string, middle: string, large: string) => boolean;
   /** Why a teacher would expect it. */
   readonly why: string;
 }
 
 const OCTAVE = (low: number): readonly number[] => [low, low + 12];
+
+/** Whether every finger is followed by a higher one, so that the hand opens and moves nowhere. */
+function rises(digits: string): boolean {
+  return [...digits].every((digit, i) => i === 0 || digit > digits[i - 1]!);
+}
+
+function fingersOf(digits: string): number {
+  return new Set(digits).size;
+}
+
+/** How often a left hand that goes up is set down anew with a higher finger after a lower one. */
+function climbs(digits: string): number {
+  return [...digits].filter((digit, i) => i > 0 && digit > digits[i - 1]!).length;
+}
+
+/** How often a right hand that goes up is set down anew with a lower finger after a higher one. */
+function passes(digits: string): number {
+  return [...digits].filter((digit, i) => i > 0 && digit <= digits[i - 1]!).length;
+}
 
 export const HAND_SIZES: readonly HandSizes[] = [
   {
@@ -25,7 +44,7 @@ export const HAND_SIZES: readonly HandSizes[] = [
     side: "right",
     keys: [66, 68, 70].map(OCTAVE),
     manner: { touch: "detached" },
-    digits: ["151515", "151415", "151415"],
+    holds: (small, middle, large) => !small.includes("4") && middle.includes("4") && large.includes("4"),
     why: "The fourth finger reaches a black octave with ease only from a middle hand up.",
   },
   {
@@ -33,56 +52,56 @@ export const HAND_SIZES: readonly HandSizes[] = [
     side: "right",
     keys: [60, 60, 62, 62, 64].map(OCTAVE),
     manner: { touch: "detached" },
-    digits: ["1515151515", "1514151415", "1514151415"],
+    holds: (small, middle, large) => !small.includes("4") && middle.includes("4") && large.includes("4"),
     why: "A small hand has no finger but the fifth for a white octave.",
   },
   {
     name: "a seventh chord",
     side: "right",
     keys: [[60, 64, 67, 71]],
-    digits: ["1245", "1235", "1235"],
+    holds: (small, middle, large) => small.endsWith("45") && middle.endsWith("35") && large.endsWith("35"),
     why: "From 3 to 5 a third is wide for a small hand; it takes it with 4 and 5.",
   },
   {
     name: "a ninth",
     side: "right",
     keys: [[60, 74]],
-    digits: ["10", "15", "15"],
+    holds: (small, middle, large) => small.includes("0") && middle === "15" && large === "15",
     why: "A small hand cannot hold it at all.",
   },
   {
     name: "a diminished chord with its octave",
     side: "right",
     keys: [[60, 63, 66, 72]],
-    digits: ["1240", "1235", "1235"],
+    holds: (small, middle, large) => small.includes("0") && !`${middle}${large}`.includes("0"),
     why: "On the blacks the small hand is drawn in where the octave is beyond it.",
   },
   {
     name: "a chord with its ninth, broken",
     side: "right",
     keys: [60, 64, 67, 74],
-    digits: ["3125", "1235", "1235"],
+    holds: (small, middle, large) => !rises(small) && rises(middle) && rises(large),
     why: "The small hand goes over to a new position, the others open to it.",
   },
   {
     name: "sevenths one after another",
     side: "right",
     keys: [60, 71, 62, 72, 64, 74],
-    digits: ["151515", "151415", "131415"],
+    holds: (small, middle, large) => fingersOf(small) < fingersOf(middle) && fingersOf(middle) < fingersOf(large),
     why: "The larger the hand, the more fingers reach a seventh.",
   },
   {
     name: "a five-note scale over an octave and more",
     side: "right",
     keys: [60, 62, 64, 67, 69, 72, 74, 76, 79],
-    digits: ["123131235", "123131235", "123451235"],
+    holds: (small, middle, large) => passes(small) > passes(large) && passes(middle) > passes(large),
     why: "A large hand lies over a sixth with five fingers and passes once less.",
   },
   {
     name: "a tenth broken upwards and back",
     side: "left",
     keys: [36, 43, 52, 55, 60, 64],
-    digits: ["514213", "521321", "521321"],
+    holds: (small, middle, large) => climbs(small) > climbs(middle) && climbs(middle) === climbs(large),
     why: "The small hand moves within the tenth, the others hold it from 5 to 1.",
   },
   {
@@ -93,7 +112,7 @@ export const HAND_SIZES: readonly HandSizes[] = [
       [62, 71],
       [64, 72],
     ],
-    digits: ["131415", "131415", "131425"],
+    holds: (small, middle, large) => !`${small}${middle}`.includes("25") && large.includes("25"),
     why: "2 and 5 hold a sixth at ease on a large hand alone.",
   },
 ];

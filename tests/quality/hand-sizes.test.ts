@@ -1,13 +1,12 @@
-import { HAND_SIZES, SPANS } from "../../quality/hand-sizes";
-import { best, digits, studyOf } from "../../quality/solve";
+import { HAND_SIZES } from "../../quality/hand-sizes";
+import { bySize } from "../../quality/solve";
 
 describe("small, middle and large hands", () => {
-  it.each(HAND_SIZES.map((given) => [given.name, given] as const))("finger differently: %s", (_, given) => {
-    const { side, keys, manner } = given;
-    const found = SPANS.map((span) => {
-      const study = studyOf(keys, side, manner, span);
-      return digits(study, best(study));
-    });
-    expect(found).toEqual(given.digits);
-  });
+  it.each(HAND_SIZES.map((given) => [given.name, given] as const))(
+    "finger as a teacher would expect: %s",
+    (_, given) => {
+      const found = bySize(given);
+      expect([...found, given.holds(...found)]).toEqual([...found, true]);
+    },
+  );
 });

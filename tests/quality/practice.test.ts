@@ -1,7 +1,8 @@
 import type { Side } from "@/core/hand/finger";
 import type { Manner } from "@/core/passage/passage";
 import { isBlack, type Pitch } from "@/core/keyboard/pitch";
-import { best, digits, studyOf, type Keys } from "../../quality/solve";
+import type { Keys } from "../../quality/keys";
+import { best, digits, studyOf } from "../../quality/solve";
 
 /** Judgement cases from common teaching practice: each says what the practice is. */
 

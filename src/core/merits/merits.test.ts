@@ -34,7 +34,13 @@ describe("the figures of merit", () => {
   it("measure rocking: sixteenths at 60 go to and fro twice a second", () => {
     const rocking = studyOfKeys([60, 67, 60, 67, 60], "right", { tempo: 60 });
     expect(meritById("rotation-rate").find(given(rocking, "15151")).amount).toBeCloseTo(2, 6);
-    expect(meritById("rotation-rate").find(given(scale, "12345123")).amount).toBeLessThanOrEqual(2);
+    // Twice as fast, it goes to and fro twice as often.
+    const faster = studyOfKeys([60, 67, 60, 67, 60], "right", { tempo: 120 });
+    expect(meritById("rotation-rate").find(given(faster, "15151")).amount).toBeCloseTo(4, 6);
+    // A scale goes one way at a time: no cycle of it is shorter than the hand's way up and back.
+    expect(meritById("rotation-rate").find(given(scale, "12345123")).amount).toBeLessThan(
+      meritById("rotation-rate").find(given(studyOfKeys([60, 62, 60, 62, 60, 62, 60, 62]), "12121212")).amount,
+    );
   });
 
   it("count as closed the time in which no finger opens far", () => {
