@@ -110,8 +110,34 @@ export const HAND = {
   tipToWrist: 165,
   /** Share of that distance which remains when the fingers are naturally curved. Starting value. */
   naturalCurve: 0.5,
-  /** White keys that the five resting fingertips cover. */
-  restWhiteKeys: 5,
+} as const;
+
+/** How a hand is drawn where nothing says how it lies. Starting values, after a full-grown published hand. */
+export const DRAWN_HAND = {
+  /** mm from the foremost tip back to the knuckles, and to the joint of the thumb. */
+  knuckles: 82,
+  thumbBase: 118,
+  /** mm by which knuckles lie farther back for each finger away from the third. */
+  knuckleArch: 4,
+  /** mm from one knuckle to the next. */
+  knuckleStep: 19,
+  /** Knuckle steps from the middle of the wrist to the joint of the thumb, and to the knuckle of the third finger. */
+  thumbJoint: -1.9,
+  thirdKnuckle: -0.3,
+  /** mm by which the middle of the wrist lies to the thumb's side of the hand's own line. */
+  wristAside: 6,
+  /** mm that loose fingers keep from those that play, for each finger between. */
+  looseApart: 12,
+} as const;
+
+/** Fractions by which an estimated opening may be off. All choices, after the spread between published hands. */
+export const ESTIMATE = {
+  /** Where the pair's other figure was measured. */
+  ownDoubt: 0.06,
+  /** Where other pairs were; half the spread of their ratios is added. */
+  otherDoubt: 0.08,
+  /** Where nothing was: two standard deviations of adult spans. */
+  nothingDoubt: 0.14,
 } as const;
 
 /** Movement. */
@@ -127,9 +153,8 @@ export const MOTION = {
   /** Hz, full cycles of forearm alternation that go with ease, and at which they fail. */
   rotationEase: 3,
   rotationFails: 6.5,
-  /** Hz, strokes of one finger that go with ease, and at which they fail, thumb first. Starting values. */
+  /** Hz, strokes of one finger that go with ease, thumb first. Starting values. */
   repeatEase: [4, 4.2, 4, 3.4, 3.2],
-  repeatFails: [6.5, 7, 6.5, 5.5, 5],
   /** ms from one finger's stroke to the next in a rolled chord that lies under the hand. Starting value. */
   rollStep: 45,
   /** Notes a second that one hand plays with ease; beyond, crowded fingers tangle. Starting value. */
@@ -216,8 +241,6 @@ export const PLAN = {
   shapeGrace: 6,
   /** mm of clearance that a mm of wrist height gives a finger in the middle. Starting value. */
   clearancePerHeight: 0.4,
-  /** Notes that one impulse carries at most. A choice. */
-  groupMost: 8,
   /** mm by which the hand is moved to see what it gives. A choice: what a player would try. */
   nudge: 10,
   /** Strain that a mm of clearance counts for among small changes to try. A choice. */
@@ -253,4 +276,45 @@ export const PLAN = {
   inOutWorthSign: 25,
   /** ms without a window from which it is named. A choice. */
   keptOpenFrom: 2000,
+  /** Loudness by which an onset must exceed the one before for a group to start anew. A choice. */
+  groupLouder: 0.1,
+  /** How far up its way the wrist is on the note after a group begins, and before it ends, as a share. A choice. */
+  groupFlank: 0.5,
+  /** Onsets to either side that the shape of the fingers is chosen by. A choice: far ahead nothing changes the hand now. */
+  textureAbout: 2,
+  /** Share of black keys from which fingers are not curled for an even run. A choice. */
+  curledBlackShare: 1 / 3,
+  /** Loudness under which chords are given by the weight of the arm alone. A choice. */
+  softTo: 0.4,
+  /** Share of the shortest time between strokes for which a finger is held down in a run. A choice. */
+  heldShare: 0.9,
+  /** Share of a finger's own turn that is left where its neighbours turn the forearm as well. A choice. */
+  ownTurnShare: 0.25,
+  /** ms for which the hand is planned on after the last onset. A choice. */
+  lastMs: 2000,
+  /** Least strain saved, and least mm of clearance won, for a small change to be told. Choices. */
+  worthTrying: { strain: 0.05, clearance: 0.5 },
+  /** Least mm of clearance that a way round a neighbour must gain to be told. A choice. */
+  clearanceWorth: 0.1,
+} as const;
+
+/** How much each warning of the plan weighs, 0 to 100, so that the worst is told first. All choices. */
+export const WARNING_WEIGHT = {
+  /** Per degree in 100 ms, at most. */
+  clash: { each: 100, most: 40 },
+  /** Per mm, at most. */
+  dragged: { each: 0.5, most: 40 },
+  elbow: { each: 1 / 8, most: 30 },
+  inFront: { each: 1 / 6, most: 35 },
+  jerk: { each: 0.5, most: 50 },
+  sideways: { each: 0.5, most: 40 },
+  /** Per ms, at most. */
+  keptOpen: { each: 0.01, most: 60 },
+  short: { each: 1, most: 100, from: 5 },
+  /** For both hands the same way, for opposite ways, and per mm. */
+  leaps: { same: 15, opposite: 30, each: 1 / 40 },
+  /** Per mm of clearance that is missing, at most. */
+  neighbourNear: { each: 3, most: 60 },
+  /** Where no window is at all. */
+  noWindow: 40,
 } as const;

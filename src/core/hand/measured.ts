@@ -1,4 +1,4 @@
-import { CONTACT, HAND } from "../physics";
+import { CONTACT, HAND, ESTIMATE } from "../physics";
 import { FINGERS, type Finger, type Side } from "./finger";
 import { handOfLimits, limitsOf, pairIndex, scaledLimits, type Hand } from "./hand";
 import type { Limits } from "./limits";
@@ -68,16 +68,6 @@ export function spansOf(measured: HandMeasured): Readonly<Record<PairName, Spans
   };
   return Object.fromEntries(PAIRS.map((pair) => [pairName(...pair), of(pair)])) as Record<PairName, Spans>;
 }
-
-/** Fractions by which an estimate may be off. All choices, after the spread between published hands. */
-const ESTIMATE = {
-  /** Where the pair's other figure was measured. */
-  ownDoubt: 0.06,
-  /** Where other pairs were; half the spread of their ratios is added. */
-  otherDoubt: 0.08,
-  /** Where nothing was: two standard deviations of adult spans. */
-  nothingDoubt: 0.14,
-} as const;
 
 function figure(mm: number, measured: boolean, doubt: number): SpanFigure {
   return { mm, measured, range: measured ? [mm, mm] : [mm * (1 - doubt), mm * (1 + doubt)] };

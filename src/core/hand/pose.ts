@@ -1,4 +1,4 @@
-import { HAND } from "../physics";
+import { DRAWN_HAND, HAND } from "../physics";
 import { FINGERS, type Finger } from "./finger";
 import { scaleOf, type Hand } from "./hand";
 
@@ -23,10 +23,6 @@ export interface Pose {
   readonly fingers: readonly FingerDrawn[];
   readonly wrist: Point;
 }
-
-/** mm of a full-grown published hand: from the foremost tip back to the knuckles and to the wrist, and between knuckles. */
-const BACK = { knuckles: 82, thumbBase: 118, wrist: HAND.tipToWrist };
-const KNUCKLE_STEP = 19;
 
 /** Where the wrist is. x and y in keyboard coordinates, mm. */
 export interface Wrist {
@@ -56,13 +52,15 @@ export function poseOf(hand: Hand, contacts: ReadonlyMap<Finger, Point>, wrist?:
   });
   const fingers = FINGERS.map((finger): FingerDrawn => {
     const contact = contacts.get(finger);
-    const rest = inHand(hand.restOffsets[finger - 1]!, BACK.wrist * scale - hand.behind[finger - 1]!);
+    const rest = inHand(hand.restOffsets[finger - 1]!, HAND.tipToWrist * scale - hand.behind[finger - 1]!);
     const tip = contact ?? between(rest, finger, contacts, mirror);
-    const back = finger === 1 ? BACK.thumbBase : BACK.knuckles + Math.abs(finger - 3) * 4;
-    const knuckle = inHand((finger === 1 ? -1.9 : finger - 3.3) * KNUCKLE_STEP * scale, (BACK.wrist - back) * scale);
+    const back =
+      finger === 1 ? DRAWN_HAND.thumbBase : DRAWN_HAND.knuckles + Math.abs(finger - 3) * DRAWN_HAND.knuckleArch;
+    const steps = finger === 1 ? DRAWN_HAND.thumbJoint : finger - 3 + DRAWN_HAND.thirdKnuckle;
+    const knuckle = inHand(steps * DRAWN_HAND.knuckleStep * scale, (HAND.tipToWrist - back) * scale);
     return { finger, tip, knuckle, width: hand.tipWidths[finger - 1]!, playing: contact !== undefined };
   });
-  return { fingers, wrist: inHand(-6 * scale, 0) };
+  return { fingers, wrist: inHand(-DRAWN_HAND.wristAside * scale, 0) };
 }
 
 /** A pose on the straight way from one to another of the same hand. @param share 0 at the first, 1 at the second */
@@ -82,14 +80,14 @@ function straightBehind(hand: Hand, contacts: ReadonlyMap<Finger, Point>): Wrist
   const mirror = hand.side === "right" ? 1 : -1;
   const x = mean([...contacts].map(([finger, at]) => at.x - mirror * hand.restOffsets[finger - 1]!));
   const front = mean([...contacts].map(([finger, at]) => at.y + hand.behind[finger - 1]!));
-  return { at: { x, y: front - BACK.wrist * scaleOf(hand) }, ulnarDeviation: 0, supination: 0 };
+  return { at: { x, y: front - HAND.tipToWrist * scaleOf(hand) }, ulnarDeviation: 0, supination: 0 };
 }
 
 /** A loose finger keeps to its side of the fingers that play. */
 function between(rest: Point, finger: Finger, contacts: ReadonlyMap<Finger, Point>, mirror: number): Point {
   let along = mirror * rest.x;
   for (const [other, at] of contacts) {
-    const limit = mirror * at.x + (finger - other) * 12;
+    const limit = mirror * at.x + (finger - other) * DRAWN_HAND.looseApart;
     along = finger > other ? Math.max(along, limit) : Math.min(along, limit);
   }
   return { x: mirror * along, y: rest.y };

@@ -6,6 +6,9 @@ import { adjustmentsAt } from "@/core/motion/plan/adjust";
 import type { Clearance } from "@/core/motion/hand/clearance";
 import type { HandPlan } from "@/core/motion/plan/hand-plan";
 import type { Tried } from "../use-plan-shown";
+import { PLAN } from "@/core/physics";
+
+const WORTH = PLAN.worthTrying;
 
 interface Props {
   readonly hand: HandPlan;
@@ -25,7 +28,7 @@ export function Adjustments({ hand, at, near, tried, onTry }: Props) {
   const found = useMemo(
     () =>
       adjustmentsAt(hand.hand, frame, hand.path.places[at]!, near)
-        .filter((a) => a.strain > 0.05 || a.clearance >= 0.5)
+        .filter((a) => a.strain > WORTH.strain || a.clearance >= WORTH.clearance)
         .slice(0, SHOWN),
     [hand, frame, at, near],
   );
@@ -47,9 +50,9 @@ export function Adjustments({ hand, at, near, tried, onTry }: Props) {
         >
           {words}
           <span className="text-soft">
-            {strain > 0.05 && `, ${strain.toFixed(1)} less strain`}
-            {strain < -0.05 && `, ${(-strain).toFixed(1)} more strain`}
-            {clearance >= 0.5 && `, ${clearance.toFixed(0)} mm more room to the key beside`}
+            {strain > WORTH.strain && `, ${strain.toFixed(1)} less strain`}
+            {strain < -WORTH.strain && `, ${(-strain).toFixed(1)} more strain`}
+            {clearance >= WORTH.clearance && `, ${clearance.toFixed(0)} mm more room to the key beside`}
           </span>
         </button>
       ))}

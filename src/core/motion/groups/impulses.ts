@@ -39,7 +39,7 @@ function startsAt({ instrument }: Task, frames: readonly Frame[], i: number): st
   if (now.struck.length > 0 && Math.abs(now.centre - before.centre) > PLAN.groupCarried * whiteWidth(instrument))
     return "the hand is set down anew";
   const loads = (frame: Frame): number => Math.max(0, ...frame.struck.map((p) => p.stroke.load));
-  if (loads(now) > loads(before) + 0.1) return "it is louder here";
+  if (loads(now) > loads(before) + PLAN.groupLouder) return "it is louder here";
   const { pulse } = now.onset;
   if (gap <= PLAN.groupQuick && pulse !== "between") return "the beat carries it";
   if (gap > PLAN.groupQuick && pulse === "bar") return "the bar carries it";

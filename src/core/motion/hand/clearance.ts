@@ -76,6 +76,6 @@ function clearance(task: Task, from: Press, to: Press, isOver: boolean, kind: Cl
     { change: "angle", mm: clearanceBetween(hand, from, closer, isOver) - mm },
     { change: "tilt", mm: clearanceBetween(hand, from, leaning, isOver) - mm },
   ];
-  const gains = Number.isFinite(mm) ? all.filter((g) => g.mm > 0.1).sort((a, b) => b.mm - a.mm) : [];
+  const gains = Number.isFinite(mm) ? all.filter((g) => g.mm > PLAN.clearanceWorth).sort((a, b) => b.mm - a.mm) : [];
   return { note: to.stroke.notes[0]!, fingers: [from.finger, to.finger], mm, kind, gains };
 }

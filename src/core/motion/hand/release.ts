@@ -1,5 +1,5 @@
 import { whiteWidth } from "../../keyboard/geometry";
-import { KEYBOARD } from "../../physics";
+import { KEYBOARD, PLAN } from "../../physics";
 import { carryTime } from "../../fingering/cost/fitts";
 import type { Frame, Press } from "../../fingering/frames/frame";
 import { openingsAt } from "../../fingering/explain/openings";
@@ -65,15 +65,12 @@ function releaseBefore(task: Task, before: Frame, earlier: Frame | null, now: Fr
 export function leavingMs(task: Task, frame: Frame, next: Frame | null): number {
   const down = [...frame.struck, ...frame.held];
   const sounded = Math.max(frame.onset.ms, ...down.map(({ stroke }) => stroke.ms + stroke.soundsMs));
-  if (next === null) return Math.min(sounded, frame.onset.ms + LAST_MS);
+  if (next === null) return Math.min(sounded, frame.onset.ms + PLAN.lastMs);
   const isBlack = next.struck[0]?.black ?? false;
   const mm = next.struck.length === 0 ? 0 : Math.abs(next.centre - frame.centre);
   const travel = carryTime(mm, isBlack ? KEYBOARD.blackTopWidth : whiteWidth(task.instrument));
   return Math.max(frame.onset.ms, Math.min(sounded, next.onset.ms - travel));
 }
-
-/** ms for which the hand is planned on after the last onset. */
-const LAST_MS = 2000;
 
 function goesOn({ stroke }: Press, now: Frame): boolean {
   return stroke.until > now.onset.index;

@@ -11,9 +11,6 @@ export interface Texture {
   readonly why: string;
 }
 
-/** Onsets to either side that are looked at. A choice: far ahead nothing changes the hand now. */
-const ABOUT = 2;
-
 const NATURAL: Texture = { shape: "natural", why: "the natural curve, for nearly everything" };
 
 /**
@@ -21,7 +18,9 @@ const NATURAL: Texture = { shape: "natural", why: "the natural curve, for nearly
  * the onset itself and two to either side: share of black keys, notes a second, chords, the widest opening, the pedal.
  */
 export function textureAt(task: Task, frames: readonly Frame[], index: number): Texture {
-  const near = frames.slice(Math.max(0, index - ABOUT), index + ABOUT + 1).filter((f) => f.struck.length > 0);
+  const near = frames
+    .slice(Math.max(0, index - PLAN.textureAbout), index + PLAN.textureAbout + 1)
+    .filter((f) => f.struck.length > 0);
   if (near.length === 0) return NATURAL;
   const struck = near.flatMap((f) => f.struck);
   const black = struck.filter((p) => p.black).length / struck.length;
@@ -30,7 +29,7 @@ export function textureAt(task: Task, frames: readonly Frame[], index: number): 
   if (sings(task, frames[index]!)) return { shape: "flat", why: "a singing line: the pad of the finger sounds fuller" };
   const gaps = near.flatMap(({ onset }) => (Number.isFinite(onset.gap) ? [onset.gap] : []));
   const isEven = gaps.length > 0 && Math.max(...gaps) <= 1000 / PLAN.beadRate;
-  if (isEven && near.every((f) => f.struck.length === 1) && black < 1 / 3 && !task.manner.pedal)
+  if (isEven && near.every((f) => f.struck.length === 1) && black < PLAN.curledBlackShare && !task.manner.pedal)
     return { shape: "curled", why: "an even quick run: firm tips" };
   return NATURAL;
 }

@@ -73,7 +73,7 @@ const RULES: readonly Rule[] = [
   },
   {
     why: "soft chords are placed and let sink",
-    fits: (g) => g.chords && g.load < 0.4,
+    fits: (g) => g.chords && g.load < PLAN.softTo,
     source: "weight",
     start: "on-key",
   },
@@ -97,12 +97,14 @@ function seenIn(group: readonly Frame[]): Group {
     chords: struck.filter((f) => f.struck.length > 1).length * 2 > struck.length,
     load: Math.max(0, ...struck.flatMap((f) => f.struck.map((p) => p.stroke.load))),
     rate: mean > 0 ? 1000 / mean : 0,
-    rocks: group.length >= 4 && group.slice(2).every((now, i) => rockingRate(group[i]!, group[i + 1]!, now) > 0),
+    rocks:
+      group.length >= PLAN.rockingNotes &&
+      group.slice(2).every((now, i) => rockingRate(group[i]!, group[i + 1]!, now) > 0),
   };
 }
 
 /** ms under which a note is cut short: less than nine tenths of the way to the next. */
 function shortOf(group: readonly Frame[]): number {
   const gaps = group.slice(1).map((f) => f.onset.gap);
-  return gaps.length === 0 ? 0 : 0.9 * Math.min(...gaps);
+  return gaps.length === 0 ? 0 : PLAN.heldShare * Math.min(...gaps);
 }

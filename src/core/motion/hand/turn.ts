@@ -88,6 +88,6 @@ export function rollsWanted(places: readonly Place[]): readonly number[] {
       if (!other || other.finger === press.finger) continue;
       sum += (Math.sign(press.finger - other.finger) * Math.min(most, tiltOf(Math.abs(press.x - other.x)))) / 2;
     }
-    return sum + PLAN.rollOfFinger[press.finger - 1]! / 4;
+    return sum + PLAN.ownTurnShare * PLAN.rollOfFinger[press.finger - 1]!;
   });
 }

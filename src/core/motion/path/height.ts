@@ -20,8 +20,8 @@ function phase(at: number, count: number, starts: ReadonlySet<number>): number {
   const begins = (i: number): boolean => i === 0 || i >= count || starts.has(i);
   if (begins(at)) return -1;
   if (begins(at + 1)) return 1;
-  if (begins(at - 1)) return -0.5;
-  return begins(at + 2) ? 0.5 : 0;
+  if (begins(at - 1)) return -PLAN.groupFlank;
+  return begins(at + 2) ? PLAN.groupFlank : 0;
 }
 
 /** A stretch over which the wrist stays at one height. */
@@ -69,7 +69,7 @@ export function circleOf(
   to: number,
 ): Circle | null {
   const group = frames.slice(from, to + 1);
-  if (group.length < 4) return null;
+  if (group.length < PLAN.rockingNotes) return null;
   const x = group.map((f) => f.x - group[0]!.x);
   const far = x.reduce((most, at) => (Math.abs(at) > Math.abs(most) ? at : most), 0);
   const back = Math.abs(far) - Math.abs(x.at(-1)!);

@@ -21,7 +21,6 @@ export interface Adjustment {
 }
 
 /** Strain and mm of clearance below which nothing has changed. Choices: what is shown of them. */
-const LEAST = { strain: 0.05, mm: 0.5 };
 
 interface Adjusted {
   readonly x: number;
@@ -108,7 +107,7 @@ export function adjustmentsAt(
     if (!isWithin(hand, place, changed)) return [];
     const strain = before - strainAs(changed);
     const clearance = near?.gains.find((g) => g.change === gain)?.mm ?? 0;
-    const isSame = Math.abs(strain) < LEAST.strain && clearance < LEAST.mm;
+    const isSame = Math.abs(strain) < PLAN.worthTrying.strain && clearance < PLAN.worthTrying.clearance;
     return isSame || !Number.isFinite(strain)
       ? []
       : [{ id, words, strain, clearance, ...lyingThen(hand, frame, place, changed) }];

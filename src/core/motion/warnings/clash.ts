@@ -1,4 +1,7 @@
+import { WARNING_WEIGHT } from "../../physics";
 import { eachHand, whole } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.clash;
 
 /** Finger and way ask the forearm for opposite turns at once. */
 export const clash = eachHand("clash", "degrees", ({ clashes }) =>
@@ -7,6 +10,6 @@ export const clash = eachHand("clash", "degrees", ({ clashes }) =>
     amount: degrees,
     words: `the finger asks for a turn towards the ${finger}, the way for the opposite: ${whole(degrees)} degrees in ${whole(ms)} ms`,
     change: "carry the hand along from the arm and let the thumb follow, rather than turn for it",
-    cost: Math.min(40, (degrees * 100) / ms),
+    cost: Math.min(WEIGHT.most, (degrees * WEIGHT.each) / ms),
   })),
 );

@@ -1,5 +1,8 @@
+import { WARNING_WEIGHT } from "../../physics";
 import { fingerName } from "../../hand/finger";
 import { eachHand, whole } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.dragged;
 
 /** A held note that draws the hand away from the next. */
 export const dragged = eachHand("dragged", "mm", ({ drags }) =>
@@ -8,6 +11,6 @@ export const dragged = eachHand("dragged", "mm", ({ drags }) =>
     amount: mm,
     words: `the ${fingerName(finger)}, still held, draws the hand ${whole(mm)} mm from this place`,
     change: mayGo ? "let it go: the pedal carries it" : "pivot about it and let it go as soon as its note has sounded",
-    cost: Math.min(40, mm / 2),
+    cost: Math.min(WEIGHT.most, mm * WEIGHT.each),
   })),
 );

@@ -1,5 +1,7 @@
-import { PLAN } from "../../physics";
+import { PLAN, WARNING_WEIGHT } from "../../physics";
 import { eachHand, whole } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.elbow;
 
 /** mm that must lack before it is named: a hand at the middle of the body. */
 const NAMED_FROM = PLAN.elbowRoom;
@@ -17,7 +19,7 @@ export const elbow = eachHand("elbow", "mm", ({ body: { narrowest, octavesToFree
       change: octavesToFree
         ? `sit a little to the other side; to feel it free, play it ${octaves} farther out first`
         : "sit a little to the other side",
-      cost: Math.min(30, mm / 8),
+      cost: Math.min(WEIGHT.most, mm * WEIGHT.each),
     },
   ];
 });

@@ -1,5 +1,7 @@
-import { PLAN } from "../../physics";
+import { PLAN, WARNING_WEIGHT } from "../../physics";
 import { whole, type WarningRule } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.inFront;
 
 /** Both hands in front of the body, so that neither elbow has its room. */
 export const inFront: WarningRule = {
@@ -15,7 +17,7 @@ export const inFront: WarningRule = {
             amount: found.mm,
             words: `both hands in front of the body: the elbows lack ${whole(found.mm)} mm of room together`,
             change: "sit a little farther from the keys, and let one elbow lead outwards",
-            cost: Math.min(35, found.mm / 6),
+            cost: Math.min(WEIGHT.most, found.mm * WEIGHT.each),
           },
         ],
 };

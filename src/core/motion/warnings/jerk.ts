@@ -1,4 +1,7 @@
+import { WARNING_WEIGHT } from "../../physics";
 import { eachHand, whole } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.jerk;
 
 /** A way in or out that begins too late to be smooth. */
 export const jerk = eachHand("jerk", "mm", ({ inOuts }) =>
@@ -10,6 +13,6 @@ export const jerk = eachHand("jerk", "mm", ({ inOuts }) =>
       words: `${whole(Math.abs(mm))} mm ${mm > 0 ? "in" : "out"} with ${whole(begins)} ms for it; ${whole(needed)} would be smooth`,
       change:
         mm > 0 ? "be in already on the note before" : "stay in among the black keys, or come out on the note before",
-      cost: Math.min(50, Math.abs(mm) / 2),
+      cost: Math.min(WEIGHT.most, Math.abs(mm) * WEIGHT.each),
     })),
 );

@@ -1,5 +1,8 @@
+import { WARNING_WEIGHT } from "../../physics";
 import type { WarningRule } from "./warning";
 import { whole } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.leaps;
 
 /** Leaps of both hands that land together. */
 export const leaps: WarningRule = {
@@ -12,6 +15,6 @@ export const leaps: WarningRule = {
       amount: Math.max(Math.abs(right), Math.abs(left)),
       words: `both hands leap${opposite ? ", opposite ways" : ""}: right ${whole(Math.abs(right))} mm, left ${whole(Math.abs(left))} mm`,
       change: `look at the ${look} hand; ${unseen ? "the other finds its place unseen" : "learn the other's place by feel first"}`,
-      cost: (opposite ? 30 : 15) + Math.max(Math.abs(right), Math.abs(left)) / 40,
+      cost: (opposite ? WEIGHT.opposite : WEIGHT.same) + Math.max(Math.abs(right), Math.abs(left)) * WEIGHT.each,
     })),
 };

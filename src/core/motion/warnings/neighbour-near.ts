@@ -1,5 +1,7 @@
-import { MOTION } from "../../physics";
+import { MOTION, WARNING_WEIGHT } from "../../physics";
 import { eachHand, whole } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.neighbourNear;
 
 const WORDS = {
   angle: "turn the hand a little",
@@ -19,7 +21,7 @@ export const neighbourNear = eachHand("neighbour-near", "mm", ({ clearances }) =
         amount: mm,
         words: `${fingers.join(" and ")} ${mm >= 0 ? `clear the key beside by ${whole(mm)} mm` : `lie ${whole(-mm)} mm too low for the key beside`}`,
         change: best ? `${WORDS[best.change]}: ${whole(best.mm)} mm more` : "close the pair sooner",
-        cost: Math.min(60, 3 * (MOTION.safeClearance - mm)),
+        cost: Math.min(WEIGHT.most, WEIGHT.each * (MOTION.safeClearance - mm)),
       },
     ];
   }),

@@ -1,4 +1,4 @@
-import { MOTION } from "../../physics";
+import { MOTION, WARNING_WEIGHT } from "../../physics";
 import { tempoWithoutWindow } from "../hand/release";
 import { eachHand, whole } from "./warning";
 
@@ -14,7 +14,7 @@ export const noWindow = eachHand("no-window", "ms", ({ releases }, tempo) =>
         amount: window,
         words: `open beyond comfort with ${whole(window)} ms to close afterwards; closing takes ${MOTION.closeMs}`,
         change: `let go as soon as it has sounded; up to a quarter note of ${Math.floor(gone)} there is time`,
-        cost: (40 * (MOTION.closeMs - window)) / MOTION.closeMs,
+        cost: (WARNING_WEIGHT.noWindow * (MOTION.closeMs - window)) / MOTION.closeMs,
       },
     ];
   }),

@@ -1,16 +1,19 @@
+import { WARNING_WEIGHT } from "../../physics";
 import { eachHand, whole } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.short;
 
 /** A way that takes longer than the music leaves. */
 export const short = eachHand("short", "ms", ({ releases }) =>
   releases.flatMap(({ short: ms, mm, to }) =>
-    ms > 5 && to.length > 0
+    ms > WEIGHT.from && to.length > 0
       ? [
           {
             note: to[0]!,
             amount: ms,
             words: `${whole(ms)} ms too little for the ${whole(mm)} mm to this place`,
             change: "let the note before go sooner, or take a fingering that carries the hand less",
-            cost: Math.min(100, ms),
+            cost: Math.min(WEIGHT.most, ms * WEIGHT.each),
           },
         ]
       : [],

@@ -1,4 +1,7 @@
+import { WARNING_WEIGHT } from "../../physics";
 import { eachHand, whole } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.sideways;
 
 /** Fingers that reach sideways although the wrist had time to carry them. */
 export const sideways = eachHand("sideways", "mm", ({ sideways: found }) =>
@@ -7,6 +10,6 @@ export const sideways = eachHand("sideways", "mm", ({ sideways: found }) =>
     amount: mm,
     words: `fingers reach ${whole(mm)} mm sideways with ${whole(window)} ms in which the wrist could carry them`,
     change: "let the wrist bring the hand over its notes",
-    cost: Math.min(40, mm / 2),
+    cost: Math.min(WEIGHT.most, mm * WEIGHT.each),
   })),
 );
