@@ -17,7 +17,7 @@ export function ProgrammeChoice({ piece }: { piece: PieceData }) {
     <label className="flex flex-wrap items-center gap-2 text-sm">
       Played at
       <select
-        className={`${INPUT_LOOK} max-w-72`}
+        className={`${INPUT_LOOK} max-w-96`}
         value={piece.recitalId ?? ""}
         onChange={(event) => void choose(event.target.value)}
       >

@@ -31,7 +31,7 @@ export function Places({ players, now }: { players: readonly Seated[]; now: Seat
     return () => clearTimeout(soon);
   }, []);
   return (
-    <header className="sticky top-0 z-30 bg-paper print:hidden">
+    <header className="sticky top-0 z-30 border-b border-hairline bg-paper print:hidden">
       <div className="mx-auto flex h-(--header) max-w-[1400px] items-center gap-8 px-6">
         <Link href="/" className="font-serif text-xl tracking-tight text-velvet italic">
           Velvet Thumb

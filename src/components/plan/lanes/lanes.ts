@@ -117,7 +117,7 @@ const SHAPES = { curled: -6, natural: 0, flat: 6 } as const;
 
 const release: PlanLane = {
   id: "release",
-  label: "Letting go",
+  label: "Release",
   kind: "bars",
   series({ releases }) {
     const points = releases.flatMap(({ from, window, short, isOpen }): LanePoint[] => {
