@@ -12,6 +12,7 @@ import { ask } from "../keeping/ask";
 import { send } from "../keeping/sending";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
+import { NumberField } from "../ui/number-field";
 import { newId } from "../new-id";
 
 const [LEAST, MOST] = KEYBOARD.octaveWidthRange;
@@ -87,18 +88,13 @@ function NewInstrument({ playerId, onDone }: { playerId: string; onDone: () => v
       <Field label="Name" error={errors.name?.message}>
         {(field, by) => <input id={field} aria-describedby={by} className={INPUT_LOOK} {...register("name")} />}
       </Field>
-      <Field label="C to C, mm" error={errors.octaveWidth?.message ?? errors.root?.message}>
-        {(field, by) => (
-          <input
-            id={field}
-            type="number"
-            step="0.1"
-            aria-describedby={by}
-            className={`${INPUT_LOOK} w-28`}
-            {...register("octaveWidth", { valueAsNumber: true })}
-          />
-        )}
-      </Field>
+      <NumberField
+        label="C to C, mm"
+        error={errors.octaveWidth?.message ?? errors.root?.message}
+        step="0.1"
+        className="w-28"
+        {...register("octaveWidth", { valueAsNumber: true })}
+      />
       <Button type="submit" look="main" disabled={isSubmitting}>
         Add
       </Button>

@@ -11,6 +11,7 @@ import { send } from "../keeping/sending";
 import { newId } from "../new-id";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
+import { NumberField } from "../ui/number-field";
 
 const [LEAST, MOST] = HAND.rulerSpanRange;
 
@@ -72,18 +73,13 @@ export function BeginForm() {
             </select>
           )}
         </Field>
-        <Field label="Span on a ruler, mm" error={errors.rulerSpan?.message}>
-          {(field, by) => (
-            <input
-              id={field}
-              type="number"
-              inputMode="decimal"
-              aria-describedby={by}
-              className={`${INPUT_LOOK} w-32`}
-              {...register("rulerSpan", { valueAsNumber: true })}
-            />
-          )}
-        </Field>
+        <NumberField
+          label="Span on a ruler, mm"
+          error={errors.rulerSpan?.message}
+          inputMode="decimal"
+          className="w-32"
+          {...register("rulerSpan", { valueAsNumber: true })}
+        />
       </div>
       <p className="-mt-3 max-w-prose text-sm text-soft">
         Lay the hand open on a ruler, without force: from the outer edge of the thumb to the outer edge of the little

@@ -11,6 +11,7 @@ import type { PieceData } from "@/server/types";
 import { send } from "../keeping/sending";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
+import { NumberField } from "../ui/number-field";
 import { tempoSaid } from "./tempo-said";
 import { newId } from "../new-id";
 
@@ -64,8 +65,12 @@ export function NewPassage({ piece, from = null }: Props) {
         )}
       </Field>
       <div className="grid grid-cols-2 gap-3">
-        <NumberField label="From bar" name="fromBar" form={form} />
-        <NumberField label="To bar" name="toBar" form={form} />
+        <NumberField
+          label="From bar"
+          error={errors.fromBar?.message}
+          {...register("fromBar", { valueAsNumber: true })}
+        />
+        <NumberField label="To bar" error={errors.toBar?.message} {...register("toBar", { valueAsNumber: true })} />
       </div>
       <Field label="Hands">
         {(id) => (
@@ -76,7 +81,11 @@ export function NewPassage({ piece, from = null }: Props) {
           </select>
         )}
       </Field>
-      <NumberField label="Quarter notes a minute" name="tempo" form={form} />
+      <NumberField
+        label="Quarter notes a minute"
+        error={errors.tempo?.message}
+        {...register("tempo", { valueAsNumber: true })}
+      />
       {said !== null && (
         <p className="-mt-2 text-xs text-soft">
           {said.source === null
@@ -104,28 +113,6 @@ export function NewPassage({ piece, from = null }: Props) {
         Open on the Bench
       </Button>
     </form>
-  );
-}
-
-interface NumberProps {
-  readonly label: string;
-  readonly name: "fromBar" | "toBar" | "tempo";
-  readonly form: ReturnType<typeof useNewPassage>["form"];
-}
-
-function NumberField({ label, name, form: { register, errors } }: NumberProps) {
-  return (
-    <Field label={label} error={errors[name]?.message}>
-      {(id, by) => (
-        <input
-          id={id}
-          type="number"
-          aria-describedby={by}
-          className={INPUT_LOOK}
-          {...register(name, { valueAsNumber: true })}
-        />
-      )}
-    </Field>
   );
 }
 
