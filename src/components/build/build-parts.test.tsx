@@ -46,7 +46,7 @@ describe("figures", () => {
     const onTying = jest.fn();
     render(
       <FiguresList
-        seen={{ figures: figuresOf(study), price }}
+        seen={{ figures: figuresOf(study), broke: false, price }}
         notes={study.passage.notes}
         fingering={fingered(study, digits)}
         tying="all"
@@ -64,6 +64,13 @@ describe("figures", () => {
     expect(screen.queryByRole("region", { name: "Memory traps" })).toBeNull();
     await userEvent.click(screen.getByRole("radio", { name: "Free" }));
     expect(onTying).toHaveBeenCalledWith("none");
+  });
+
+  it("are said to have broken off where the computing has, and not to be looked for still", () => {
+    const seen = { figures: null, broke: true, price: null };
+    render(<FiguresList {...{ seen, notes: [], fingering: {}, tying: "none", onTying: jest.fn(), onGo: jest.fn() }} />);
+    expect(screen.getByText(/broke off. Load the page again/)).toBeInTheDocument();
+    expect(screen.queryByText(/Looking for figures that return/)).toBeNull();
   });
 
   it("name a memory trap where one finger differs", () => {

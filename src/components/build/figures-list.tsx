@@ -25,7 +25,8 @@ const TIES: readonly (readonly [Tying, string])[] = [
 ];
 
 /** Figures that return, how alike they lie, whether they keep their fingers, and where two could be confused. */
-export function FiguresList({ seen: { figures, price }, notes, fingering, tying, onTying, onGo }: Props) {
+export function FiguresList({ seen: { figures, broke, price }, notes, fingering, tying, onTying, onGo }: Props) {
+  if (broke) return <p>Looking for figures broke off. Load the page again to look once more.</p>;
   if (figures === null) return <p className="text-soft">Looking for figures that return…</p>;
   if (figures.length === 0) return <p className="text-soft">No figure of four onsets or more returns here.</p>;
   const traps = trapsOf(figures, fingering);

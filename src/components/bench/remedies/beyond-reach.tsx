@@ -33,7 +33,7 @@ type Choice = Readonly<Record<NoteId, NoteRemedy | null>>;
 export function BeyondReach({ passageId, study, note, allows, onOptions }: Props) {
   const chosen = note ? remediesAt(study.passage, note) : {};
   const hasChosen = Object.keys(chosen).length > 0;
-  const { predicament, tried } = useRemedies(study, note, allows, hasChosen);
+  const { predicament, tried, broke } = useRemedies(study, note, allows, hasChosen);
   if (!predicament) return null;
   const lifted: Choice = Object.fromEntries(Object.keys(chosen).map((id) => [id, null]));
   const choose = async (notes: Choice, said: string, back: Choice | null): Promise<void> => {
@@ -56,7 +56,8 @@ export function BeyondReach({ passageId, study, note, allows, onOptions }: Props
           <Button onClick={() => void choose(lifted, "As written again.", chosen)}>As written</Button>
         </p>
       )}
-      {tried === null && <p className="text-soft">Looking for remedies…</p>}
+      {broke && <p>Looking for remedies broke off. Choose the note again to look once more.</p>}
+      {tried === null && !broke && <p className="text-soft">Looking for remedies…</p>}
       {tried?.length === 0 && <p>No remedy that you allow helps here.</p>}
       <ol>
         {tried?.map((way) => (

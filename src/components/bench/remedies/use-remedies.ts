@@ -12,8 +12,10 @@ import { fingeringWorker } from "@/worker/clients";
 export interface RemediesSeen {
   /** How the hand holds what is down when the note is struck; null where only one key is. */
   readonly predicament: Predicament | null;
-  /** null while they are worked out. */
+  /** null while they are worked out, and where that broke off. */
   readonly tried: readonly RemedyTried[] | null;
+  /** Whether working them out broke off for good. */
+  readonly broke: boolean;
 }
 
 /** Remedies for the moment of a note, asked for where it strains or cannot be held. */
@@ -25,13 +27,14 @@ export function useRemedies(study: Study, note: NoteId | null, allows: Allowance
   const [found, setFound] = useState<{
     readonly for: NoteId;
     readonly on: Study;
-    readonly tried: readonly RemedyTried[];
+    readonly tried: readonly RemedyTried[] | null;
   } | null>(null);
   useEffect(() => {
     if (wanted === null) return;
     let isWanted = true;
     void fingeringWorker()
       .remedies(wanted, allows)
+      .catch(() => null)
       .then((tried) => {
         if (isWanted) setFound({ for: wanted, on: study, tried });
       });
@@ -39,6 +42,10 @@ export function useRemedies(study: Study, note: NoteId | null, allows: Allowance
       isWanted = false;
     };
   }, [wanted, allows, study]);
-  const tried = found && found.for === wanted && found.on === study ? found.tried : null;
-  return { predicament: wanted === null ? null : predicament, tried };
+  const now = found && found.for === wanted && found.on === study ? found : null;
+  return {
+    predicament: wanted === null ? null : predicament,
+    tried: now?.tried ?? null,
+    broke: now !== null && now.tried === null,
+  };
 }
