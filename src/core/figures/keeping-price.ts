@@ -26,7 +26,7 @@ const GIVES_WAY = 3;
 /**
  * For every return of every figure, the cost of keeping and of changing: the return with the figure's fingers, and
  * with the best of its own, while all else stays as the fingering has it but for a few notes on either side. A
- * generator, so that it can be stopped.
+ * generator, so that it can be stopped. Prices are strains, summed over the notes of the return and those beside it.
  * @param lattices of the study
  */
 export function* keepingPrices(

@@ -41,6 +41,7 @@ export function gainOf({ heldMs, load }: Demand): { readonly held: number; reado
   };
 }
 
+/** The strain of a placement, 0 at ease and 100 at the limits of a pair; Infinity where one is broken. */
 export function total({ opening, held, load, uneven, raised, wrist, depth, way }: PlacementCauses): number {
   return opening + held + load + uneven + raised + wrist + depth + way;
 }

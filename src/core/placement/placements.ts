@@ -76,7 +76,7 @@ function lowestOf(holds: readonly Hold[], most: number): number {
 
 /**
  * One number for finger set, lowest pitch class and intervals; -1 when a finger is on two keys. The outermost keys
- * of the keyboard have one open side each, so that a set on either is like no other.
+ * of the keyboard have one open side each, so that a set that touches one of them has a code of its own.
  */
 function codeOf(holds: readonly Hold[], more: readonly Hold[], lowest: number): number {
   let code = 0;

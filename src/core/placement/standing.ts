@@ -65,6 +65,7 @@ export function pairsOf(hand: Hand, way: Way, standing: readonly TipStanding[]):
   );
 }
 
+/** Where along the keys each tip may stand, in mm, in the order of the tips. */
 export function intervalsOf(standing: readonly TipStanding[]): readonly Interval[] {
   return standing.map(({ spot }) => ({ least: spot.left, most: spot.right }));
 }

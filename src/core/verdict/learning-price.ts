@@ -28,7 +28,10 @@ export interface LearningPrice {
  */
 export const LEARNING = { any: 2, digit: 0.12, join: 0.5, unlearning: 1.5, margin: 2 } as const;
 
-/** @param now what is in the fingers; null where nothing is yet */
+/**
+ * What it costs to learn a fingering, in days of practice.
+ * @param now what is in the fingers; null where nothing is yet
+ */
 export function learningPrice(
   study: Study,
   now: Fingering | null,

@@ -35,7 +35,10 @@ export function openingStrain({ hand, weights, now }: Moment, from: Press, to: P
   return weighed * (1 + weights.openingNoWindow * short);
 }
 
-/** Strain of closing a pair from one note to the next: a share of the curve mirrored, more the faster it goes. */
+/**
+ * Strain, 0 to 100 times its weight, of closing a pair from one note to the next: a share of the curve of openings
+ * mirrored, more the faster it goes. The mirroring is a choice: no source prices adduction.
+ */
 export function crowdingStrain(moment: Moment, from: Press, to: Press): number {
   const limits = limitsOf(moment.hand, from.finger, to.finger);
   const distance = apart(from, to);

@@ -37,7 +37,7 @@ export interface Weights {
   readonly thumbPassUnder: number;
   readonly thumbPassAgainst: number;
   readonly thumbPassLevel: number;
-  /** Strain per mm of the pass by the finger passed, 2 to 5: farther from the thumb there is more room. */
+  /** Strain per mm of the pass by the finger passed, 2 to 5; calibrated, and not monotone: 5 reaches no farther than 4. */
   readonly thumbPassPerMm: readonly [number, number, number, number];
   /** Strain of the finger passed, 2 to 5. */
   readonly thumbPassFinger: readonly [number, number, number, number];

@@ -19,6 +19,7 @@ const TRIPLE_CAUSES = CAUSES.filter((cause) => cause.frames === 3);
 
 type Refilled = { -readonly [Key in keyof Moment]: Moment[Key] };
 
+/** Prices the frames of a task, one, two and three at a time: each a strain, 0 or more, without a unit. */
 export function costsOf(task: Task): Costs {
   const { hand, instrument, placements, manner, weights } = task;
   const moment: Refilled = {

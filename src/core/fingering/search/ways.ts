@@ -14,7 +14,7 @@ export interface Ways {
 }
 
 /**
- * The k cheapest ways to come to each state of a layer.
+ * The k cheapest ways to come to each state of a layer, by state and rank; totals are strains summed over the onsets so far.
  * @param shut by state, 1 where it may not be entered
  * @param prior the layer before and its ways; null for the first
  * @param spare ways no longer needed, whose totals and counts are written over where they are large enough

@@ -16,7 +16,7 @@ export interface Drag {
   readonly mayGo: boolean;
 }
 
-/** The held note that draws most at each onset, where it draws far enough to be named. */
+/** The held note that draws the hand most at each onset, in mm from where the others want it, where that is PLAN.dragFrom or more. */
 export function dragsOf({ hand, manner }: Task, frames: readonly PlanFrame[]): readonly Drag[] {
   return frames.flatMap(({ frame: { struck, held }, notes, x }): Drag[] => {
     if (held.length === 0 || struck.length === 0) return [];

@@ -108,7 +108,7 @@ export function closingOf(releases: readonly Release[], least: number): Closing 
 
 /**
  * The tempo above which a window is gone: the same way takes the same time, and the time for it shrinks as the tempo
- * grows. Infinity where nothing is carried; 0 where there is none at any tempo.
+ * grows. Infinity where nothing is carried and any window will do (`least` is 0); 0 where there is none at any tempo.
  * @param tempo quarter notes a minute at which the release was found
  * @param least ms below which a window is none
  */

@@ -186,7 +186,7 @@ function behindOf(hand: Hand, { way }: Place, { finger }: TipStanding): number {
   return hand.behindFlat[finger - 1]! * PLACEMENT.reachDifference[way.shape];
 }
 
-/** Where each tip stands in and out, and what the hand strains as it lies; Infinity where a limit is broken. */
+/** Where each tip stands in and out, mm from the white fronts by the order of the tips, and the strain of the hand as it lies; Infinity where a limit is broken. */
 export function lyingAs(
   hand: Hand,
   place: Place,

@@ -133,7 +133,10 @@ function worth({ strain, clearance }: Adjustment): number {
   return strain + clearance * PLAN.strainPerClearance;
 }
 
-/** Strain of fingers that reach sideways from a hand that is not over them: as uneven tips do, in the other direction. */
+/**
+ * Strain of fingers that reach sideways from a hand that is not over them. By the figures of uneven tips, free of strain
+ * only half as far: a choice.
+ */
 function offCentreStrain(mm: number): number {
   const { freeUneven, mostUneven } = PLACEMENT;
   return (100 * Math.max(0, Math.abs(mm) - freeUneven / 2)) / mostUneven;

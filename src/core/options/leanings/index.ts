@@ -33,6 +33,7 @@ export const LEANING_IDS = [
 
 export type LeaningId = (typeof LEANING_IDS)[number];
 
+/** The leaning of an id. Every id has one: `LEANING_IDS` and `LEANINGS` name the same, which the leanings' test holds. */
 export function leaningById(id: LeaningId): Leaning {
   return LEANINGS.find((leaning) => leaning.id === id)!;
 }

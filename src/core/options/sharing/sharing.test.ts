@@ -11,7 +11,7 @@ import { judge, latticesOf, solving, tasksOf, type Study } from "../../fingering
 import { asShared, share, sharing } from "./sharing";
 import { sharingWeights, type SharingWishes } from "./wishes";
 
-/** Single notes for both hands, one after another, some held over the next. */
+/** Single notes for both hands, one after another, none held over the next. */
 function alternating(random: Seeded, onsets: number): Passage {
   let key = random.whole(52, 66);
   const notes = Array.from({ length: onsets }, (_, i) => {
