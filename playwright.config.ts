@@ -1,5 +1,5 @@
 import { defineConfig } from "@playwright/test";
-import { BROWSER_ARGS } from "./tests/browser/support";
+import { BROWSER_ARGS, CHROMIUM } from "./tests/browser/support";
 
 const port = process.env["VELVET_PORT"] ?? "3100";
 
@@ -15,7 +15,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: "/usr/bin/chromium", args: BROWSER_ARGS },
+    launchOptions: { executablePath: CHROMIUM, args: BROWSER_ARGS },
     trace: "retain-on-failure",
   },
   webServer: {

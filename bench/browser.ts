@@ -1,5 +1,5 @@
 import { chromium } from "@playwright/test";
-import { BROWSER_ARGS } from "../tests/browser/support";
+import { BROWSER_ARGS, CHROMIUM } from "../tests/browser/support";
 import { noteXml, scoreXml } from "../tests/support/musicxml";
 import { seeded } from "../tests/support/seeded";
 
@@ -16,7 +16,7 @@ function piece(bars: number): string {
 }
 
 const row = (what: string, figure: string): void => console.log(`${what.padEnd(66)} ${figure}`);
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: BROWSER_ARGS });
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: BROWSER_ARGS });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 // The compiler names functions by a helper that the page does not have.
 await page.addInitScript("globalThis.__name = (named) => named");

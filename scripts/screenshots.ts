@@ -1,13 +1,13 @@
 import { mkdirSync } from "node:fs";
 import { chromium, type Page } from "@playwright/test";
-import { BROWSER_ARGS, engraved } from "../tests/browser/support";
+import { BROWSER_ARGS, CHROMIUM, engraved } from "../tests/browser/support";
 
 /** Takes the pictures that the README shows, at 1280 by 800, from the demo data at VELVET_ADDRESS. */
 const address = process.env["VELVET_ADDRESS"] ?? "";
 const folder = "docs/screenshots";
 mkdirSync(folder, { recursive: true });
 
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: BROWSER_ARGS });
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: BROWSER_ARGS });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 
 async function open(link: string | RegExp): Promise<void> {

@@ -4,14 +4,15 @@ set -uo pipefail
 cd "$(dirname "$0")/.."
 source scripts/lib/all.sh
 set -e
-ensure_all
+ensure_all chromium
 set +e
 
 DATA="$PWD/.test-data/cluster"
 RESULTS="$PWD/.test-data/results"
 rm -rf "$RESULTS" && mkdir -p "$RESULTS"
 BROWSER=
-trap '[ -n "$BROWSER" ] && kill "$BROWSER" 2> /dev/null; cluster_stop "$DATA"' EXIT
+UNIT=
+trap '[ -n "$BROWSER$UNIT" ] && kill $BROWSER $UNIT 2> /dev/null; cluster_stop "$DATA"' EXIT
 trap 'exit 130' INT TERM HUP
 own_cluster "$DATA"
 
@@ -23,6 +24,10 @@ step() {
   if "$@"; then echo passed > "$RESULTS/$name.step"; else echo failed > "$RESULTS/$name.step"; fi
 }
 export NEXT_TELEMETRY_DISABLED=1
+# Unit tests need neither the build nor a database: they begin beside the making of both.
+say "== unit tests, beside the others"
+npx jest --selectProjects unit screen --maxWorkers 1 --json --outputFile "$RESULTS/unit.json" > "$RESULTS/unit.log" 2>&1 &
+UNIT=$!
 say "== set-up"
 ensure_build
 step demo-data npx tsx scripts/prepare-database.ts --demo
@@ -34,14 +39,14 @@ say "== browser tests, beside the others"
   exec npx playwright test
 ) > "$RESULTS/browser.log" 2>&1 &
 BROWSER=$!
-say "== unit tests"
-npx jest --selectProjects unit screen --maxWorkers 1 --json --outputFile "$RESULTS/unit.json"
 say "== database tests"
 npx jest --selectProjects database --maxWorkers 1 --json --outputFile "$RESULTS/database.json"
 step types npm run -s typecheck
 step lint npm run -s lint
 step layers npm run -s layers
 step dead-code npm run -s dead
+wait "$UNIT"
+cat "$RESULTS/unit.log"
 wait "$BROWSER"
 cat "$RESULTS/browser.log"
 npx tsx scripts/tally.ts "$RESULTS"

@@ -6,7 +6,7 @@ find_postgres() {
   [ -n "$found" ] && [ -x "$found/initdb" ] && printf '%s' "$found"
 }
 
-find_chromium() { command -v chromium || true; }
+find_chromium() { command -v chromium-headless-shell || true; }
 
 # ensure_packages postgresql chromium: whichever of them are wanted.
 ensure_packages() {
@@ -14,7 +14,7 @@ ensure_packages() {
   for wanted in "$@"; do
     case "$wanted" in
       postgresql) [ -n "$(find_postgres)" ] || missing+=(postgresql) ;;
-      chromium) [ -n "$(find_chromium)" ] || missing+=(chromium fonts-liberation) ;;
+      chromium) [ -n "$(find_chromium)" ] || missing+=(chromium-headless-shell fonts-liberation) ;;
     esac
   done
   [ ${#missing[@]} -eq 0 ] && return 0

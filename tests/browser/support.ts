@@ -4,6 +4,9 @@ import { handMeasurement, pianist } from "@/db/schema";
 import { DEMO_MEASUREMENTS } from "@/demo/scenario";
 import { bytes, noteXml, scoreXml } from "../support/musicxml";
 
+/** Debian's Chromium without a window. */
+export const CHROMIUM = "/usr/bin/chromium-headless-shell";
+
 export const BROWSER_ARGS = [
   "--no-sandbox",
   "--disable-gpu",
