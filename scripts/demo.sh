@@ -19,9 +19,11 @@ fi
 
 DATA="$PWD/data/cluster"
 SERVER=
+BUILD=
 finish() {
   trap '' INT TERM HUP
   rm -f data/address
+  [ -n "$BUILD" ] && kill "$BUILD" 2> /dev/null
   server_stop
   cluster_stop "$DATA"
 }
@@ -31,10 +33,14 @@ trap 'exit 143' TERM HUP
 
 PORT=${PORT:-$(free_port)}
 check_address "$HOST" "$PORT"
+# The application is built beside the making of its data.
+ensure_build &
+BUILD=$!
 cluster_start "$DATA"
 ensure_threads
 npx tsx scripts/prepare-database.ts --demo
-ensure_build
+wait "$BUILD" || fail "The application could not be built."
+BUILD=
 
 # By which sessions are sealed; kept, so that who was let in stays in.
 [ -s data/session.secret ] || new_secret data/session.secret

@@ -22,16 +22,17 @@ sources_hash() {
     sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1
 }
 
-# What takes long runs in threads, whose code is one file of its own.
+# What takes long runs in threads, whose code is one file of its own; src/server/threads/pool.ts names it too.
+THREADS=node_modules/.cache/velvet-thumb/threads.cjs
+
 build_threads() {
-  npx esbuild src/server/threads/entry.ts --bundle --platform=node --target=node20 --format=cjs --log-level=error --outfile=.next/velvet-threads.cjs >&2
+  npx esbuild src/server/threads/entry.ts --bundle --platform=node --target=node20 --format=cjs --log-level=error --outfile="$THREADS" >&2
 }
 
 ensure_threads() {
-  local stamp=.next/velvet-threads-sources wanted
+  local stamp="$THREADS.sources" wanted
   wanted=$(sources_hash)
-  [ -f .next/velvet-threads.cjs ] && [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$wanted" ] && return 0
-  mkdir -p .next
+  [ -f "$THREADS" ] && [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$wanted" ] && return 0
   build_threads
   printf '%s' "$wanted" > "$stamp"
 }
@@ -42,7 +43,6 @@ ensure_build() {
   if [ ! -f "$stamp" ] || [ "$(cat "$stamp")" != "$wanted" ]; then
     say "Building the application"
     NEXT_TELEMETRY_DISABLED=1 npx next build >&2
-    rm -f .next/velvet-threads-sources
     printf '%s' "$wanted" > "$stamp"
   fi
   ensure_threads

@@ -6,7 +6,7 @@ import { useFigures } from "../build/use-figures";
 import { usePassageWishes } from "../build/use-wishes";
 import type { OptionJudged } from "../passage-in-hand/option-cards";
 import { useFirstOptions } from "../passage-in-hand/use-first-options";
-import { useOptions } from "../passage-in-hand/use-options";
+import { useOptions } from "../passage-in-hand/options/use-options";
 import { useSameStudy, useStudyAtHand } from "../passage-in-hand/use-study-at-hand";
 import { useTempo } from "../passage-in-hand/use-tempo";
 import { useNoteInHand, useOptionInView, usePassageView } from "../passage-in-hand/use-view";

@@ -1,7 +1,7 @@
 import { differences } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import { EitherDialog } from "../keeping/either-dialog";
-import type { Outdated } from "./held-options";
+import type { Outdated } from "./options/held-options";
 
 /** Asks what to do when another window has changed the same option; nothing is overwritten before the answer. */
 export function OutdatedDialog({

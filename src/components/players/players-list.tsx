@@ -4,9 +4,9 @@ import { useRouter } from "next/navigation";
 import { turnTo } from "@/server/actions";
 import type { PlayerData } from "@/server/types";
 import { BelongingMenu } from "../belongings/belonging-menu";
-import { bringBack } from "../belongings/belonging-changes";
 import { ask } from "../keeping/ask";
 import { Button } from "../ui/button";
+import { DemoAway } from "./demo-away";
 
 interface Props {
   readonly all: readonly PlayerData[];
@@ -45,12 +45,7 @@ export function PlayersList({ all, now, demoAway }: Props) {
           </li>
         ))}
       </ul>
-      {demoAway && (
-        <p className="mt-4 flex flex-wrap items-center gap-3 text-sm text-soft">
-          The demo’s player was taken away.
-          <Button onClick={() => void bringBack({ kind: "player", id: demoAway })}>Bring the demo back</Button>
-        </p>
-      )}
+      {demoAway && <DemoAway id={demoAway} />}
     </>
   );
 }

@@ -1,7 +1,7 @@
 import type { Fingering } from "@/core/fingering/study/fingering";
 import { isSame } from "@/core/merge";
 import type { Answer, OptionKept } from "@/server/types";
-import type { Sent } from "../keeping/sending";
+import type { Sent } from "../../keeping/sending";
 import { asSent, without, type OptionChange } from "./change";
 import type { HeldOptions } from "./held-options";
 import type { OptionsWorld } from "./options-world";

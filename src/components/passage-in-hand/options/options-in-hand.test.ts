@@ -1,7 +1,7 @@
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import type { Answer, OptionKept, OptionData, Walked } from "@/server/types";
-import type { Pending } from "../keeping/pending";
+import type { Pending } from "../../keeping/pending";
 import type { OptionChange } from "./change";
 import { optionsInHand } from "./options-in-hand";
 import type { OptionsWorld } from "./options-world";

@@ -1,7 +1,7 @@
 import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Answer, OptionKept, OptionData, Walked } from "@/server/types";
-import type { Pending } from "../keeping/pending";
-import type { Sent } from "../keeping/sending";
+import type { Pending } from "../../keeping/pending";
+import type { Sent } from "../../keeping/sending";
 import type { OptionChange } from "./change";
 
 /** Everything that the options need of the world; in tests each has a stand-in. */

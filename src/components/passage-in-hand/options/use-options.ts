@@ -6,14 +6,14 @@ import type { FingeringWishes } from "@/core/options/asked/wishes";
 import { changeOption, walkEdits } from "@/server/actions";
 import type { OptionData, PassageData } from "@/server/types";
 import { fingeringWorker } from "@/worker/clients";
-import { pendingIn } from "../keeping/pending";
-import { send, stateOf, type Keeping } from "../keeping/sending";
-import { useKeeping } from "../keeping/use-keeping";
-import { useLeaveWarning } from "../keeping/use-leave-warning";
+import { pendingIn } from "../../keeping/pending";
+import { send, stateOf, type Keeping } from "../../keeping/sending";
+import { useKeeping } from "../../keeping/use-keeping";
+import { useLeaveWarning } from "../../keeping/use-leave-warning";
 import type { OptionChange } from "./change";
 import type { Outdated } from "./held-options";
 import { optionsInHand, type OptionsGestures } from "./options-in-hand";
-import { newId } from "../new-id";
+import { newId } from "../../new-id";
 
 export interface OptionsHeld extends OptionsGestures {
   readonly options: readonly OptionData[];

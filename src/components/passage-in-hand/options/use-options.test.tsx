@@ -21,7 +21,7 @@ jest.mock("sonner", () => ({
   },
 }));
 
-import { CHANGES } from "../keeping/sending";
+import { CHANGES } from "../../keeping/sending";
 import { useOptions } from "./use-options";
 
 const N1 = "b1-s1-v1-n1" as NoteId;
