@@ -3,7 +3,7 @@ import { Piscina } from "piscina";
 import type { Done, Errand, Given, TaskName } from "./tasks";
 
 /** Where the threads' code lies, seen from the project's folder, in which every command runs. */
-const CODE = join(process.cwd(), "node_modules/.cache/velvet-thumb/threads.cjs");
+const CODE = join(/* turbopackIgnore: true */ process.cwd(), "node_modules/.cache/velvet-thumb/threads.cjs");
 
 /** MB that a thread may take. A choice: several times what the largest score within the limits takes. */
 const MOST_MB = 700;
