@@ -106,6 +106,7 @@ describe("what is a player's own", () => {
       (await handsData(db, player.id)).measurements.right.map(({ measured: { rulerSpan } }) => rulerSpan);
     await set("measurement", newest.id, true);
     expect(await spans()).toEqual([190]);
+    expect((await goneData(db, player.id))[0]).toMatchObject({ title: "right hand, 1 Feb 2026", of: null });
     await set("measurement", newest.id, false);
     expect(await spans()).toEqual([201, 190]);
     await call("measurement", newest.id, "after a warm bath");

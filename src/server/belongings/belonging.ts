@@ -1,3 +1,4 @@
+import { format, parseISO } from "date-fns";
 import type { Db } from "@/db/client";
 
 /** Something that was taken away, as it is listed. */
@@ -23,4 +24,9 @@ export interface Belonging {
   stays?(db: Db, id: string): Promise<string | null>;
   /** What of this kind a player has taken away. */
   gone(db: Db, pianistId: string): Promise<readonly GoneListed[]>;
+}
+
+/** "2 Nov 2026" from an ISO date: by which things without a title are known. */
+export function dayInWords(day: string): string {
+  return format(parseISO(day), "d MMM yyyy");
 }

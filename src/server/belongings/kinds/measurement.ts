@@ -1,6 +1,6 @@
 import { and, eq, isNotNull } from "drizzle-orm";
 import { handMeasurement } from "@/db/schema";
-import type { Belonging } from "../belonging";
+import { dayInWords, type Belonging } from "../belonging";
 import { changing } from "../changing";
 
 export const ofMeasurements: Belonging = {
@@ -13,11 +13,9 @@ export const ofMeasurements: Belonging = {
       .select({ id, title, side, measuredOn, at: goneAt })
       .from(handMeasurement)
       .where(and(eq(handMeasurement.pianistId, pianistId), isNotNull(goneAt)));
-    return rows.map((row) => ({
-      id: row.id,
-      title: row.title ?? `${row.side} hand, ${row.measuredOn}`,
-      of: row.title === null ? null : `${row.side} hand, ${row.measuredOn}`,
-      at: row.at!,
-    }));
+    return rows.map((row) => {
+      const measured = `${row.side} hand, ${dayInWords(row.measuredOn)}`;
+      return { id: row.id, title: row.title ?? measured, of: row.title === null ? null : measured, at: row.at! };
+    });
   },
 };

@@ -1,6 +1,6 @@
 import { and, eq, isNotNull } from "drizzle-orm";
 import { recital } from "@/db/schema";
-import type { Belonging } from "../belonging";
+import { dayInWords, type Belonging } from "../belonging";
 import { changing } from "../changing";
 
 export const ofRecitals: Belonging = {
@@ -12,6 +12,6 @@ export const ofRecitals: Belonging = {
       .select({ id: recital.id, title: recital.title, of: recital.heldOn, at: recital.goneAt })
       .from(recital)
       .where(and(eq(recital.pianistId, pianistId), isNotNull(recital.goneAt)));
-    return rows.map(({ at, ...row }) => ({ ...row, at: at! }));
+    return rows.map(({ at, of, ...row }) => ({ ...row, of: dayInWords(of), at: at! }));
   },
 };
