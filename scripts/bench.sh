@@ -3,7 +3,7 @@
 set -euo pipefail
 cd "$(dirname "$0")/.."
 source scripts/lib/all.sh
-ensure_all chromium
+ensure_all_for_tests
 ensure_build
 npx tsx bench/run.ts
 own_house bench

@@ -3,7 +3,7 @@
 set -euo pipefail
 cd "$(dirname "$0")/.."
 source scripts/lib/all.sh
-ensure_all chromium
+ensure_all_for_tests
 ensure_build
 own_house screenshots
 VELVET_ADDRESS="http://127.0.0.1:$PORT" npx tsx scripts/screenshots.ts

@@ -4,7 +4,7 @@ set -uo pipefail
 cd "$(dirname "$0")/.."
 source scripts/lib/all.sh
 set -e
-ensure_all chromium
+ensure_all_for_tests
 set +e
 
 DATA="$PWD/.test-data/cluster"

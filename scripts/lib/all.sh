@@ -1,9 +1,16 @@
 # All parts of the commands, and everything they need: source it from the project's folder.
 for part in say packages node cluster server own-house; do source "scripts/lib/$part.sh"; done
 
-# ensure_all [PACKAGE...]: Node, PostgreSQL and the packages named, and node_modules.
+# ensure_all: Node, PostgreSQL and what the application is built of.
 ensure_all() {
   ensure_node
-  ensure_packages postgresql "$@"
+  ensure_packages postgresql
   ensure_modules
+}
+
+# ensure_all_for_tests: with a browser and what tests are made of.
+ensure_all_for_tests() {
+  ensure_node
+  ensure_packages postgresql chromium
+  ensure_modules tests
 }

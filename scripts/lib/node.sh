@@ -7,14 +7,15 @@ ensure_node() {
   [ "$major" -ge 20 ] || fail "Node.js 20 or newer is needed; this is $(node -v)."
 }
 
+# ensure_modules: the packages that build and run the application; ensure_modules tests: those that test it, too.
 ensure_modules() {
-  local stamp=node_modules/.velvet-lock wanted
-  wanted=$(sha256sum package-lock.json | cut -d' ' -f1)
-  if [ ! -f "$stamp" ] || [ "$(cat "$stamp")" != "$wanted" ]; then
-    say "Installing the project's packages (npm ci)"
-    npm ci --prefer-offline --no-audit --no-fund --loglevel=error >&2
-    printf '%s' "$wanted" > "$stamp"
-  fi
+  local stamp=node_modules/.velvet-lock lock left=()
+  lock=$(sha256sum package-lock.json | cut -d' ' -f1)
+  [ -f "$stamp" ] && case $(cat "$stamp") in "$lock tests" | "$lock ${1:-application}") return 0 ;; esac
+  [ "${1:-application}" = tests ] || left=(--omit=dev)
+  say "Installing the project's packages (npm ci)"
+  npm ci "${left[@]}" --prefer-offline --no-audit --no-fund --loglevel=error >&2
+  printf '%s' "$lock ${1:-application}" > "$stamp"
 }
 
 sources_hash() {
