@@ -1,3 +1,4 @@
+import { SURVEY } from "../physics";
 import type { Side } from "../hand/finger";
 import { endOf, type Note, type NoteId } from "../passage/note";
 import type { RemedyKind } from "../passage/remedied";
@@ -80,12 +81,9 @@ export function barsOf({ study: data, bars }: SurveyData): readonly BarOfStudy[]
   }));
 }
 
-/** Share of moments out of reach above which a piece as written is said not to be for a hand. A choice. */
-const TOO_MUCH = 0.1;
-
 /** Whether too much of a piece is out of reach for it to be for these hands as written. */
 export function isBeyond({ counts }: Survey): boolean {
-  return counts["out-of-reach"] > TOO_MUCH * momentsIn(counts);
+  return counts["out-of-reach"] > SURVEY.tooMuch * momentsIn(counts);
 }
 
 export function momentsIn(counts: Survey["counts"]): number {
@@ -94,8 +92,6 @@ export function momentsIn(counts: Survey["counts"]): number {
 
 /** How many of the worst places are listed. */
 const WORST = 8;
-/** Strain that stands for a moment out of reach when places are put in order. */
-const BEYOND = 200;
 
 /**
  * Surveys a piece bar by bar: what sounds on from the bar before is in the bar's study. A generator: it can be
@@ -136,7 +132,7 @@ function placesIn({ number, start, study }: BarOfStudy, bar: number, allows: All
 
 function demandOf({ answer }: Predicament): HandDemand {
   if (answer.kind === "held") return { grade: gradeOfStrain(answer.placement.strain), strain: answer.placement.strain };
-  return { grade: "out-of-reach", strain: BEYOND + (answer.nearest?.short?.mm ?? BEYOND) };
+  return { grade: "out-of-reach", strain: SURVEY.beyond + (answer.nearest?.short?.mm ?? SURVEY.beyond) };
 }
 
 function worstOf(places: readonly PlaceSurveyed[], side: Side): HandDemand | null {

@@ -1,14 +1,5 @@
+import { DECIDING } from "../physics";
 import { dayAfter, daysBetween, type Day } from "../time/days";
-
-/** Not deciding is the worst choice: learning cannot start. All are choices. */
-const DECIDING = {
-  /** Share of the days left to the concert that may go into trying, and the days at least and at most. */
-  share: 0.1,
-  least: 2,
-  most: 10,
-  /** Days where no concert is set. */
-  withoutConcert: 7,
-} as const;
 
 /**
  * The day by which to decide: a tenth of the days left to the concert from now, at least two days and at most ten, and

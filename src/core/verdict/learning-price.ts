@@ -1,3 +1,4 @@
+import { LEARNING } from "../physics";
 import { differences, type Fingering } from "../fingering/study/fingering";
 import { positionsOf } from "../fingering/explain/positions";
 import { notesAsked, type Study } from "../fingering/study/study";
@@ -22,14 +23,8 @@ export interface LearningPrice {
 }
 
 /**
- * Days of practice until a change is secure. A rough estimate, all figures choices: some days for any change, a share of
- * a day for every finger and for every join that is new; half as much again where old habits must be unlearnt. Before a
- * concert as many days again are kept free, so that it is played for a while when it is secure.
- */
-export const LEARNING = { any: 2, digit: 0.12, join: 0.5, unlearning: 1.5, margin: 2 } as const;
-
-/**
- * What it costs to learn a fingering, in days of practice.
+ * What it costs to learn a fingering, in days of practice: some days for any change, a share of a day for every finger
+ * and for every join that is new, more where old habits must be unlearnt; before a concert as many days again are free.
  * @param now what is in the fingers; null where nothing is yet
  */
 export function learningPrice(

@@ -1,3 +1,4 @@
+import { TRIAL_TEMPI } from "../physics";
 import { dayAfter, daysBetween, type Day } from "../time/days";
 
 /** One way to play an option on a trial day. */
@@ -15,8 +16,6 @@ export interface TrialDay {
   readonly attempts: readonly Attempt[];
 }
 
-/** Shares of the target tempo. Choices: slow to calculate, fast snips to check. */
-export const TRIAL_TEMPI = { slow: 0.5, middle: 0.75, beyond: 1.06 } as const;
 /** Days that are written out at most; later ones go on in the same way. */
 const MOST_DAYS = 14;
 

@@ -1,7 +1,8 @@
 import { fingered, studyOfKeys } from "../../../tests/support/studies";
 import { day, dayAfter, daysBetween } from "../time/days";
 import { deadlineFor } from "./deadline";
-import { learningPrice, LEARNING } from "./learning-price";
+import { LEARNING } from "../physics";
+import { learningPrice } from "./learning-price";
 import { inTheFingers, isDue, standingOf, type VerdictEvent } from "./standing";
 import { trialPlan } from "./trial-plan";
 

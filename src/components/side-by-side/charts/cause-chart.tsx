@@ -3,7 +3,7 @@
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import { causeById } from "@/core/fingering/cost/causes";
 import type { Sweep } from "@/core/fingering/explain/sweep";
-import { TRIAL_TEMPI } from "@/core/verdict/trial-plan";
+import { TRIAL_TEMPI } from "@/core/physics";
 import { CHART_HEIGHT } from "./tempo-lines";
 
 interface Props {

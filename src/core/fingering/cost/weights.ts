@@ -132,3 +132,6 @@ export const WEIGHTS: Weights = {
   handChanged: 2,
   restingFinger: 200,
 };
+
+/** What leaps weigh for a player who finds them easy, and for one who finds finger work easy. A choice. */
+export const LEAPS_FOR = { "finger-work": 2.5, even: 1, leaps: 0.4 } as const;

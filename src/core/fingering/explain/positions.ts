@@ -1,3 +1,4 @@
+import { MOTION } from "../../physics";
 import type { Side } from "../../hand/finger";
 import { limitsOf } from "../../hand/hand";
 import { whiteWidth } from "../../keyboard/geometry";
@@ -83,17 +84,11 @@ function isCrossed(from: Press, to: Press): boolean {
   return from.finger !== to.finger && from.key !== to.key && from.finger < to.finger !== from.x < to.x;
 }
 
-/** White keys by which long fingers cross at most; farther apart the hand has moved. A choice. */
-const LONG_FINGERS_CROSS = 2;
-
-/** White keys by which the thumb passes at most, as in arpeggios. A choice. */
-const THUMB_PASSES = 4;
-
 /** Whether a finger crosses another while that still stands: the thumb as far as it can, long fingers by little. */
 function crosses(from: Press, to: Press, { instrument }: Task): boolean {
   if (!isCrossed(from, to)) return false;
   const [low, high] = from.finger < to.finger ? [from, to] : [to, from];
-  const most = low.finger === 1 ? THUMB_PASSES : LONG_FINGERS_CROSS;
+  const most = low.finger === 1 ? MOTION.thumbPasses : MOTION.longFingersCross;
   return high.x - low.x >= -most * whiteWidth(instrument);
 }
 

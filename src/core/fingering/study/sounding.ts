@@ -1,3 +1,4 @@
+import { MOTION } from "../../physics";
 import type { Pitch } from "../../keyboard/pitch";
 import type { NoteId } from "../../passage/note";
 import type { Step } from "./steps";
@@ -14,9 +15,6 @@ export interface Sound {
   readonly load: number;
 }
 
-/** Longest a note sounds whose finger may leave at once and whose own length says nothing: grace notes, in quarter notes. */
-const SHORT = 0.5;
-
 /**
  * What the hands of a study play, in order. Grace notes and rolled chords, which last so many ms, are as long in
  * quarter notes as they are at the study's tempo.
@@ -28,7 +26,7 @@ export function soundsOf(study: Study): readonly Sound[] {
   const start = startOf(study);
   return strokes
     .map(({ notes, key, ms, soundsMs, load }): Sound => {
-      const length = Number.isFinite(soundsMs) ? quarters(soundsMs) : SHORT;
+      const length = Number.isFinite(soundsMs) ? quarters(soundsMs) : MOTION.graceQuarters;
       return { notes, key, at: Math.max(0, quarters(ms) - start), length, load };
     })
     .sort((a, b) => a.at - b.at || a.key - b.key);

@@ -1,6 +1,6 @@
 import type { NoteId } from "../../passage/note";
 import { times } from "../leanings/leaning";
-import type { Weights } from "../../fingering/cost/weights";
+import { LEAPS_FOR, type Weights } from "../../fingering/cost/weights";
 
 /** Which notes the other hand may take. */
 export const ALLOWED = ["none", "marked", "all"] as const;
@@ -17,11 +17,8 @@ export interface SharingWishes {
   readonly crossing?: boolean;
 }
 
-/** What leaps weigh for a player who finds them easy, and for one who finds finger work easy. A choice. */
-const LEAPS = { "finger-work": 2.5, even: 1, leaps: 0.4 } as const;
-
 /** The weights by which hands are shared out: leaps against finger work. */
 export function sharingWeights(plain: Weights, { easier = "even" }: SharingWishes): Weights {
-  const factor = LEAPS[easier];
+  const factor = LEAPS_FOR[easier];
   return times(plain, { carry: factor, shortfall: factor });
 }

@@ -1,3 +1,4 @@
+import { REMEDY_LOSS } from "../../physics";
 import type { Remedy } from "../remedy";
 import { placed, USUAL } from "./placing";
 
@@ -11,7 +12,7 @@ export const edges: Remedy = {
       "edges",
       USUAL,
       { ...USUAL, aim: "anywhere" },
-      5,
+      REMEDY_LOSS.edges,
       "Meet the outer keys at the edges that face each other.",
     ),
 };

@@ -1,3 +1,4 @@
+import { REMEDY_LOSS } from "../../physics";
 import type { Remedy } from "../remedy";
 import { placed, USUAL } from "./placing";
 
@@ -11,7 +12,7 @@ export const flat: Remedy = {
       "flat",
       { ...USUAL, aim: "anywhere" },
       { shapes: ["flat"], tilts: ["upright"] },
-      10,
+      REMEDY_LOSS.flat,
       "Flatten the fingers, and meet the outer keys at their facing edges.",
     ),
 };

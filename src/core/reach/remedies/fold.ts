@@ -1,3 +1,4 @@
+import { REMEDY_LOSS } from "../../physics";
 import { isOnKeyboard, pitchName } from "../../keyboard/pitch";
 import type { Proposal, Remedy } from "../remedy";
 import { givable, isBass, isTune } from "../voices";
@@ -20,7 +21,7 @@ export const fold: Remedy = {
           {
             kind: "fold",
             notes: { [d.note.id]: { kind: "fold", octaves } },
-            loss: outer ? 85 : 48,
+            loss: outer ? REMEDY_LOSS.foldOuter : REMEDY_LOSS.fold,
             words: `Play ${pitchName(d.key)} an octave ${octaves > 0 ? "higher" : "lower"}.`,
           },
         ];

@@ -1,3 +1,4 @@
+import { REMEDY_LOSS } from "../../physics";
 import type { Remedy } from "../remedy";
 import { placed } from "./placing";
 
@@ -11,7 +12,7 @@ export const lean: Remedy = {
       "lean",
       { tilts: ["upright"] },
       { tilts: ["leaning"] },
-      12,
+      REMEDY_LOSS.lean,
       "Lean the hand towards the little finger and play on the sides of the fingers.",
     ),
 };

@@ -1,3 +1,4 @@
+import { REMEDY_LOSS } from "../../physics";
 import { pitchName } from "../../keyboard/pitch";
 import type { Remedy } from "../remedy";
 import { givable, isBass, isDoubled, isTune } from "../voices";
@@ -15,7 +16,7 @@ export const omit: Remedy = {
           return {
             kind: "omit",
             notes: { [d.note.id]: { kind: "omit" } },
-            loss: outer ? 90 : doubled ? 40 : 55,
+            loss: outer ? REMEDY_LOSS.omitOuter : doubled ? REMEDY_LOSS.omitDoubled : REMEDY_LOSS.omit,
             words: `Leave out ${pitchName(d.key)}, ${outer ?? (doubled ? "which sounds in another octave" : "an inner note")}.`,
           };
         }),

@@ -1,3 +1,4 @@
+import { REMEDY_LOSS } from "../../physics";
 import { FINGERS, type Side } from "../../hand/finger";
 import { pitchName } from "../../keyboard/pitch";
 import { holdKeys } from "../../placement/hold";
@@ -11,10 +12,6 @@ export const otherHand: Remedy = {
   label: "other hand",
   propose: (predicament) => [1, 2].flatMap((count) => moved(predicament, count)),
 };
-
-/** Loses little: the other hand has more to do. */
-const LOSS = 15;
-const LOSS_PER_NOTE = 5;
 
 function moved(predicament: Predicament, count: number): readonly Proposal[] {
   const { study, side, down, other } = predicament;
@@ -30,7 +27,7 @@ function moved(predicament: Predicament, count: number): readonly Proposal[] {
     {
       kind: "other-hand",
       notes: Object.fromEntries(inner.map((d) => [d.note.id, { kind: "other-hand", hand: to }])),
-      loss: LOSS + LOSS_PER_NOTE * count,
+      loss: REMEDY_LOSS.otherHand + REMEDY_LOSS.otherHandPerNote * count,
       words: `Take ${named(inner)} with the ${to} hand, which ${other.length > 0 ? "holds it with what it has down" : "is free here"}.`,
     },
   ];

@@ -2,7 +2,7 @@ import { carryTime } from "../../fingering/cost/fitts";
 import { limitsOf } from "../../hand/hand";
 import { keyMiddle, whiteWidth } from "../../keyboard/geometry";
 import { pitchClass, pitchName } from "../../keyboard/pitch";
-import { MOTION } from "../../physics";
+import { MOTION, REMEDY_LOSS } from "../../physics";
 import type { NoteId } from "../../passage/note";
 import type { NoteRemedy } from "../../passage/remedied";
 import type { Allowances } from "../allowances";
@@ -34,13 +34,6 @@ const MANNERS: readonly RollManner[] = [
   { upward: false, before: false },
 ];
 
-const LOSS = 30;
-const LOSS_DOWNWARD = 4;
-const LOSS_BLURRED = 10;
-const LOSS_NOT_CAUGHT = 25;
-/** Loss per ms from first to last. */
-const LOSS_PER_MS = 0.02;
-
 function rolled(
   p: Predicament,
   struck: readonly Down[],
@@ -55,11 +48,11 @@ function rolled(
   const blurred = pedal && before && changesHarmony(p);
   const inAll = Math.round(stepMs * last);
   const loss =
-    LOSS +
-    (upward ? 0 : LOSS_DOWNWARD) +
-    (blurred ? LOSS_BLURRED : 0) +
-    (pedal ? 0 : LOSS_NOT_CAUGHT) +
-    inAll * LOSS_PER_MS;
+    REMEDY_LOSS.roll +
+    (upward ? 0 : REMEDY_LOSS.rollDownward) +
+    (blurred ? REMEDY_LOSS.rollBlurred : 0) +
+    (pedal ? 0 : REMEDY_LOSS.rollNotCaught) +
+    inAll * REMEDY_LOSS.rollPerMs;
   const way = `Roll it ${upward ? "upward" : "downward"} from ${pitchName(order[0]!.key)} to ${pitchName(order[last]!.key)}`;
   const when = before ? "ending on the beat" : "beginning on the beat";
   const held = pedal ? "The pedal must catch it" : "Without pedal its first notes end early";

@@ -1,3 +1,4 @@
+import { REMEDY_LOSS } from "../../physics";
 import { pitchName } from "../../keyboard/pitch";
 import { subtract } from "../../time/beats";
 import type { Remedy } from "../remedy";
@@ -14,7 +15,7 @@ export const shorter: Remedy = {
           .map(({ note, key }) => ({
             kind: "shorter",
             notes: { [note.id]: { kind: "shorter", duration: subtract(onset.at, note.onset) } },
-            loss: 20,
+            loss: REMEDY_LOSS.shorter,
             words: `Let ${pitchName(key)} go here and let the pedal sound it on.`,
           })),
 };

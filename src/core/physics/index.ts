@@ -1,0 +1,12 @@
+/**
+ * Every physical constant of the model, once, with unit and source. Figures marked "starting value"
+ * are to be calibrated against the standard fingerings and teaching practice; they are not truths.
+ */
+export * from "./hand";
+export * from "./keyboard";
+export * from "./learning";
+export * from "./motion";
+export * from "./placement";
+export * from "./plan";
+export * from "./reach";
+export * from "./warnings";

@@ -1,0 +1,20 @@
+/** How much each warning of the plan weighs, 0 to 100, so that the worst is told first. All choices. */
+export const WARNING_WEIGHT = {
+  /** Per degree in 100 ms, at most. */
+  clash: { each: 100, most: 40 },
+  /** Per mm, at most. */
+  dragged: { each: 0.5, most: 40 },
+  elbow: { each: 1 / 8, most: 30 },
+  inFront: { each: 1 / 6, most: 35 },
+  jerk: { each: 0.5, most: 50 },
+  sideways: { each: 0.5, most: 40 },
+  /** Per ms, at most. */
+  keptOpen: { each: 0.01, most: 60 },
+  short: { each: 1, most: 100, from: 5 },
+  /** For both hands the same way, for opposite ways, and per mm. */
+  leaps: { same: 15, opposite: 30, each: 1 / 40 },
+  /** Per mm of clearance that is missing, at most. */
+  neighbourNear: { each: 3, most: 60 },
+  /** Where no window is at all. */
+  noWindow: 40,
+} as const;
