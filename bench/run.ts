@@ -17,7 +17,6 @@ import { figuresOf } from "@/core/figures/find";
 import { offering } from "@/core/options/offering";
 import { planOf } from "@/core/motion/plan/plan";
 import { share } from "@/core/options/sharing/sharing";
-import { worthShowing } from "@/core/options/worth-showing";
 import { seeded, type Seeded } from "../tests/support/seeded";
 
 /** `npm run bench`: prints figures of speed. Nothing here passes or fails. */
@@ -202,10 +201,6 @@ const figures = median(9, () => void figuresOf(passage));
 row("figures that return in a 64-note passage", `${figures.toFixed(1)} ms`);
 const offers = median(5, () => void drain(offering(passage, {}, 5)));
 row("5 distinct options of a 64-note passage, leanings among them", `${offers.toFixed(0)} ms`);
-row(
-  "5 distinct options of the 40 best",
-  `${median(11, () => void worthShowing(passage, bestFingerings(passage, {}, 40), 5)).toFixed(1)} ms`,
-);
 row("the 5 best of a 64-note passage", `${median(11, () => void bestFingerings(passage, {}, 5)).toFixed(1)} ms`);
 row("the 40 best of a 64-note passage", `${median(5, () => void bestFingerings(passage, {}, 40)).toFixed(1)} ms`);
 

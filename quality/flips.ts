@@ -14,7 +14,6 @@ export interface TempoFlip {
   readonly why: string;
 }
 
-const OCTAVE = (low: number): readonly number[] => [low, low + 12];
 const THIRD = (low: number, by: number): readonly number[] => [low, low + by];
 
 /** How many fingers play at all. */
@@ -33,10 +32,6 @@ function sharedByNeighbours(digits: string): number {
   return pairs.filter((pair, i) => i > 0 && [...pair].some((digit) => pairs[i - 1]!.includes(digit))).length;
 }
 
-function count(digits: string, digit: string): number {
-  return [...digits].filter((each) => each === digit).length;
-}
-
 export const TEMPO_FLIPS: readonly TempoFlip[] = [
   {
     name: "one note repeated",
@@ -53,14 +48,6 @@ export const TEMPO_FLIPS: readonly TempoFlip[] = [
     why: "Threefold notes are played by fingers in turn as soon as one finger alone would tire.",
   },
   {
-    name: "octaves struck twice, detached",
-    side: "right",
-    keys: [60, 60, 62, 62, 64].map(OCTAVE),
-    manner: { touch: "detached" },
-    holds: (slow, fast) => !slow.includes("4") && fast.includes("4") && fast.includes("5"),
-    why: "At speed the fourth finger relieves the little finger in repeated octaves.",
-  },
-  {
     name: "thirds one above another, detached",
     side: "right",
     keys: [THIRD(60, 4), THIRD(64, 3), THIRD(67, 5), THIRD(72, 4)],
@@ -69,17 +56,24 @@ export const TEMPO_FLIPS: readonly TempoFlip[] = [
     why: "Slowly the arm sets the same two fingers anew each time; quickly there is no time for that, and fingers that are free are used.",
   },
   {
-    name: "a diminished chord broken over two octaves",
+    name: "each of five notes twice",
     side: "right",
-    keys: [60, 63, 66, 69, 72, 75, 78, 81],
-    holds: (slow, fast) => count(slow, "1") > count(fast, "1"),
-    why: "A thumb that hops is harmless in slow time; fast, the hand is set down twice with four fingers each.",
+    keys: [60, 60, 62, 62, 64, 64, 65, 65, 67, 67],
+    holds: (slow, fast) => changes(slow) === 4 && changes(fast) === fast.length - 1,
+    why: "Slowly a finger a key; quickly no finger strikes twice running.",
   },
   {
-    name: "a chromatic scale down",
+    name: "a trill of a whole step",
     side: "right",
-    keys: Array.from({ length: 13 }, (_, i) => 72 - i),
-    holds: (slow, fast) => count(slow, "1") > count(fast, "1"),
-    why: "Long groups from four fingers save a thumb pass, and passes are what fails first at speed.",
+    keys: [72, 74, 72, 74, 72, 74, 72, 74],
+    holds: (slow, fast) => slow.includes("1") && !fast.includes("1"),
+    why: "Thumb and index are calm when slow; 2 and 3 move most freely from one another when fast.",
+  },
+  {
+    name: "broken sixths",
+    side: "right",
+    keys: [60, 69, 62, 71, 64, 72, 65, 74],
+    holds: (slow, fast) => !slow.includes("5") && fast.includes("5"),
+    why: "Slowly the hand moves along with inner fingers; quickly it stays open from the thumb to the little finger.",
   },
 ];

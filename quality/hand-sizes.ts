@@ -17,20 +17,8 @@ export interface HandSizes {
   readonly why: string;
 }
 
-const OCTAVE = (low: number): readonly number[] => [low, low + 12];
-
-/** Whether every finger is followed by a higher one, so that the hand opens and moves nowhere. */
-function rises(digits: string): boolean {
-  return [...digits].every((digit, i) => i === 0 || digit > digits[i - 1]!);
-}
-
 function fingersOf(digits: string): number {
   return new Set(digits).size;
-}
-
-/** How often a left hand that goes up is set down anew with a higher finger after a lower one. */
-function climbs(digits: string): number {
-  return [...digits].filter((digit, i) => i > 0 && digit > digits[i - 1]!).length;
 }
 
 /** How often a right hand that goes up is set down anew with a lower finger after a higher one. */
@@ -40,34 +28,18 @@ function passes(digits: string): number {
 
 export const HAND_SIZES: readonly HandSizes[] = [
   {
-    name: "octaves on black keys, detached",
-    side: "right",
-    keys: [66, 68, 70].map(OCTAVE),
-    manner: { touch: "detached" },
-    holds: (small, middle, large) => !small.includes("4") && middle.includes("4") && large.includes("4"),
-    why: "The fourth finger reaches a black octave with ease only from a middle hand up.",
-  },
-  {
-    name: "octaves struck twice, detached",
-    side: "right",
-    keys: [60, 60, 62, 62, 64].map(OCTAVE),
-    manner: { touch: "detached" },
-    holds: (small, middle, large) => !small.includes("4") && middle.includes("4") && large.includes("4"),
-    why: "A small hand has no finger but the fifth for a white octave.",
-  },
-  {
-    name: "a seventh chord",
-    side: "right",
-    keys: [[60, 64, 67, 71]],
-    holds: (small, middle, large) => small.endsWith("45") && middle.endsWith("35") && large.endsWith("35"),
-    why: "From 3 to 5 a third is wide for a small hand; it takes it with 4 and 5.",
-  },
-  {
     name: "a ninth",
     side: "right",
     keys: [[60, 74]],
     holds: (small, middle, large) => small.includes("0") && middle === "15" && large === "15",
     why: "A small hand cannot hold it at all.",
+  },
+  {
+    name: "a tenth",
+    side: "left",
+    keys: [[48, 64]],
+    holds: (small, middle, large) => small.includes("0") && middle.includes("0") && large === "51",
+    why: "Only a large hand holds it.",
   },
   {
     name: "a diminished chord with its octave",
@@ -77,32 +49,18 @@ export const HAND_SIZES: readonly HandSizes[] = [
     why: "On the blacks the small hand is drawn in where the octave is beyond it.",
   },
   {
-    name: "a chord with its ninth, broken",
-    side: "right",
-    keys: [60, 64, 67, 74],
-    holds: (small, middle, large) => !rises(small) && rises(middle) && rises(large),
-    why: "The small hand goes over to a new position, the others open to it.",
+    name: "a fifth and a sixth at once",
+    side: "left",
+    keys: [[43, 50, 59]],
+    holds: (small, middle, large) => `${small}${middle}`.includes("0") && large === "521",
+    why: "The tenth between the outer notes is for large hands.",
   },
   {
     name: "sevenths one after another",
     side: "right",
     keys: [60, 71, 62, 72, 64, 74],
-    holds: (small, middle, large) => fingersOf(small) < fingersOf(middle) && fingersOf(middle) < fingersOf(large),
+    holds: (small, _middle, large) => fingersOf(small) < fingersOf(large),
     why: "The larger the hand, the more fingers reach a seventh.",
-  },
-  {
-    name: "a five-note scale over an octave and more",
-    side: "right",
-    keys: [60, 62, 64, 67, 69, 72, 74, 76, 79],
-    holds: (small, middle, large) => passes(small) > passes(large) && passes(middle) > passes(large),
-    why: "A large hand lies over a sixth with five fingers and passes once less.",
-  },
-  {
-    name: "a tenth broken upwards and back",
-    side: "left",
-    keys: [36, 43, 52, 55, 60, 64],
-    holds: (small, middle, large) => climbs(small) > climbs(middle) && climbs(middle) === climbs(large),
-    why: "The small hand moves within the tenth, the others hold it from 5 to 1.",
   },
   {
     name: "sixths, three in a row",
@@ -112,7 +70,35 @@ export const HAND_SIZES: readonly HandSizes[] = [
       [62, 71],
       [64, 72],
     ],
-    holds: (small, middle, large) => !`${small}${middle}`.includes("25") && large.includes("25"),
-    why: "2 and 5 hold a sixth at ease on a large hand alone.",
+    holds: (small, middle, large) => !small.includes("2") && middle.includes("25") && large.includes("25"),
+    why: "2 and 5 hold a sixth at ease from a middle hand up.",
+  },
+  {
+    name: "broken sixths",
+    side: "right",
+    keys: [60, 69, 62, 71, 64, 72, 65, 74],
+    holds: (small, middle, large) => small.includes("5") && !middle.includes("5") && large.includes("2"),
+    why: "The larger the hand, the fewer steps it takes within the sixths.",
+  },
+  {
+    name: "an arpeggio of two octaves",
+    side: "right",
+    keys: [60, 64, 67, 72, 76, 79, 84],
+    holds: (small, middle, large) => passes(small) > passes(middle) && passes(middle) === passes(large),
+    why: "The small hand is set down oftener.",
+  },
+  {
+    name: "a tenth broken upwards and on",
+    side: "left",
+    keys: [36, 43, 52, 55, 60, 64],
+    holds: (small, middle, large) => !small.startsWith("5") && middle.startsWith("521") && large.startsWith("521"),
+    why: "The small hand moves within the tenth, the others hold it from 5 to 1.",
+  },
+  {
+    name: "a broken seventh over two octaves",
+    side: "left",
+    keys: [43, 47, 50, 53, 55, 59, 62, 65, 67],
+    holds: (small, middle, large) => small === middle && large === "543214321",
+    why: "Four fingers in order over the octave ask for a wide hand.",
   },
 ];

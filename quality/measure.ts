@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { finger } from "@/cli/finger";
@@ -30,10 +30,14 @@ function agreement(given: QualityCase, ours: readonly number[]): Agreement {
   return { name: given.name, ours: ours.join(""), nearest: nearest.join(""), agreed, graded: given.graded.length };
 }
 
-/** The same of the published model, the yardstick. */
-export function byPublishedModel(given: QualityCase): Agreement {
-  return agreement(given, bestFingers(given.keys, given.side));
+/** The same of the published model, the yardstick: as it was published, or with its rules weighed as ours are. */
+export function byPublishedModel(given: QualityCase, calibrated = false): Agreement {
+  return agreement(given, bestFingers(given.keys, given.side, calibrated ? PUBLISHED_WEIGHTS : null));
 }
+
+const PUBLISHED_WEIGHTS = JSON.parse(
+  readFileSync(join(process.cwd(), "quality", "published-weights.json"), "utf8"),
+) as readonly number[];
 
 interface Answered {
   readonly options: readonly { readonly fingering: readonly { readonly finger: number | null }[] }[];

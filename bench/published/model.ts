@@ -172,11 +172,18 @@ export function played(keys: readonly number[], fingers: readonly number[], side
 
 /** Points of a whole fingering. */
 export function points(notes: readonly Played[]): number {
-  return notes.reduce((sum, now, i) => sum + pointsAt(now, notes[i - 1], notes[i - 2], notes[i + 1]), 0);
+  return notes.reduce((sum, now, i) => sum + pointsAt(null, now, notes[i - 1], notes[i - 2], notes[i + 1]), 0);
 }
 
-function pointsAt(now: Played, before?: Played, earlier?: Played, after?: Played): number {
-  return RULES.reduce((sum, rule) => sum + rule(now, before ?? null, earlier ?? null, after ?? null), 0);
+/** What each rule's points are multiplied with; one where not said, as published. */
+export type RuleWeights = readonly number[];
+
+function pointsAt(weights: RuleWeights | null, now: Played, ...around: readonly (Played | undefined)[]): number {
+  const [before, earlier, after] = around;
+  return RULES.reduce(
+    (sum, rule, i) => sum + (weights?.[i] ?? 1) * rule(now, before ?? null, earlier ?? null, after ?? null),
+    0,
+  );
 }
 
 /** Whether two notes in turn are practically possible: on other keys, other fingers within practical spans. */
@@ -188,13 +195,17 @@ export function isPossible(before: Played, now: Played): boolean {
 }
 
 /** The fingering of fewest points, exactly; of equal ones the first in the order of fingers. Keys lie within reach of one another. */
-export function bestFingers(keys: readonly number[], side: Side): readonly Finger[] {
+export function bestFingers(
+  keys: readonly number[],
+  side: Side,
+  weights: RuleWeights | null = null,
+): readonly Finger[] {
   const at = (i: number, finger: Finger): Played => played([keys[i]!], [finger], side)[0]!;
   let ways: readonly Way[] = FINGERS.map((finger) => ({ total: 0, fingers: [finger] }));
-  for (let i = 1; i < keys.length; i++) ways = goOn(ways, i, at);
+  for (let i = 1; i < keys.length; i++) ways = goOn(ways, i, at, weights);
   const last = keys.length - 1;
   const ended = ways.map(({ total, fingers }) => ({
-    total: total + pointsOfLast(fingers, last, at),
+    total: total + pointsOfLast(fingers, last, at, weights),
     fingers,
   }));
   return ended.reduce((a, b) => (b.total < a.total ? b : a)).fingers;
@@ -208,19 +219,25 @@ interface Way {
 type At = (i: number, finger: Finger) => Played;
 
 /** Points of the last note so far: they can be told when the note after it is known, or there is none. */
-function pointsOfLast(fingers: readonly Finger[], i: number, at: At, after?: Played): number {
+function pointsOfLast(
+  fingers: readonly Finger[],
+  i: number,
+  at: At,
+  weights: RuleWeights | null,
+  after?: Played,
+): number {
   const one = (n: number): Played | undefined => (n < 0 ? undefined : at(n, fingers[n]!));
-  return pointsAt(one(i)!, one(i - 1), one(i - 2), after);
+  return pointsAt(weights, one(i)!, one(i - 1), one(i - 2), after);
 }
 
 /** Ways one note longer. A way's future hangs on its last three fingers alone. */
-function goOn(ways: readonly Way[], i: number, at: At): readonly Way[] {
+function goOn(ways: readonly Way[], i: number, at: At, weights: RuleWeights | null): readonly Way[] {
   const best = new Map<string, Way>();
   for (const { total, fingers } of ways) {
     for (const finger of FINGERS) {
       const now = at(i, finger);
       if (!isPossible(at(i - 1, fingers[i - 1]!), now)) continue;
-      const way = { total: total + pointsOfLast(fingers, i - 1, at, now), fingers: [...fingers, finger] };
+      const way = { total: total + pointsOfLast(fingers, i - 1, at, weights, now), fingers: [...fingers, finger] };
       const key = way.fingers.slice(-3).join("");
       if (!best.has(key) || way.total < best.get(key)!.total) best.set(key, way);
     }

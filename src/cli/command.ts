@@ -112,7 +112,7 @@ const WORDS = `FILE is a MusicXML score (.musicxml, .xml, .mxl), a folder of the
                               flat on a ruler, outer edge of the thumb to outer edge of the little finger
   --rest SIDE:F               a finger that rests
   --tempo N                   quarter notes a minute; as the file states where it is left out
-  --touch legato|detached  --pedal  --arpeggios bound|carried  --tune top|VOICE
+  --touch legato|detached  --pedal  --arpeggios legato|carried  --tune top|VOICE
   --give ID=SIDE              this note is for the other hand
   --pin ID=F                  this finger on this note
   --json                      one line of JSON a file, instead of lines to read

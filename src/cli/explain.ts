@@ -1,3 +1,4 @@
+import { mattering } from "@/core/fingering/explain/mattering";
 import { figuresOf } from "@/core/figures/find";
 import { trapsOf } from "@/core/figures/traps";
 import { adviceOn, type FingerChange } from "@/core/fingering/explain/advice";
@@ -8,7 +9,7 @@ import { printedDigits } from "@/core/options/first-options";
 import { partsOf } from "@/core/fingering/explain/parts";
 import { bestFingerings, judge, type Judged, type Study } from "@/core/fingering/study/study";
 import { handOf } from "@/core/passage/passage";
-import { pitchName } from "@/core/keyboard/pitch";
+import { noteName } from "@/core/passage/note";
 import { placeText } from "@/core/passage/place";
 import type { Fingering } from "@/core/fingering/study/fingering";
 import { run, type Command, type WordsFound } from "./command";
@@ -79,13 +80,15 @@ function tableOf(
   if (notes.length === 0) return ["The hands asked for play nothing here."];
   const rows = notes.flatMap((note) => {
     const { strain, causes } = judged.notes[note.id] ?? { strain: 0, causes: [] };
-    const [first, ...others] = causes.length === 0 ? [""] : causes.map(({ words }) => words);
+    const { told, folded } = mattering(causes);
+    const lesser = folded.length === 0 ? [] : [`${folded.length} lesser`];
+    const [first = "", ...others] = [...told.map(({ words }) => words), ...lesser];
     const head = [
       placeText(note.bar, note.beat),
-      pitchName(note.pitch),
+      noteName(note),
       String(fingering[note.id] ?? "-"),
       String(Math.round(strain)),
-      first!,
+      first,
     ];
     return [head, ...others.map((words) => ["", "", "", "", words])];
   });

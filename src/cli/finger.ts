@@ -12,13 +12,12 @@ import { asShared, share, type Shared } from "@/core/options/sharing/sharing";
 import { judge, type Study } from "@/core/fingering/study/study";
 import { sweeping } from "@/core/fingering/explain/sweep";
 import { tyingPrice } from "@/core/options/asked/tying-price";
-import { optionName } from "@/core/options/worth-showing";
+import { optionName } from "@/core/options/option-name";
 import type { Finger } from "@/core/hand/finger";
-import type { Note } from "@/core/passage/note";
+import { noteName, type Note } from "@/core/passage/note";
 import { handOf } from "@/core/passage/passage";
 import { USUAL_ALLOWANCES } from "@/core/reach/allowances";
 import { remediesFor } from "@/core/reach/remedies-for";
-import { pitchName } from "@/core/keyboard/pitch";
 import { placeText } from "@/core/passage/place";
 import { run, type Command, type WordsFound } from "./command";
 import { joinEntry, notesInOrder, rounded, type Opened } from "./file-study";
@@ -98,7 +97,7 @@ function tableOf(study: Study, notes: readonly Note[], listed: readonly Listed[]
   const digits = (note: Note): readonly string[] => listed.map(({ fingering }) => String(fingering[note.id] ?? "-"));
   const rows = notes.map((note) => [
     placeText(note.bar, note.beat),
-    pitchName(note.pitch),
+    noteName(note),
     handOf(note, study.passage),
     ...digits(note),
   ]);
@@ -135,10 +134,10 @@ function tyingOf(study: Study, wishes: Wishes): object {
   const conditions = conditionsFrom(wishes);
   const asked = leaningConditions(leant, leaning, conditions, wishes.tie);
   const [tied] = bestLeaning(study, leaning, asked, 1);
-  const [free] = bestLeaning(study, leaning, { ...conditions, bonds: [] }, 1);
+  const [free] = bestLeaning(study, leaning, { ...conditions, memories: [] }, 1);
   const { by, where, exact } = tyingPrice(study, tied!, free!);
   return {
-    bonds: asked.bonds?.length ?? 0,
+    bonds: asked.memories?.length ?? 0,
     by: rounded(by),
     where: where && { ...where, by: rounded(where.by) },
     exact,

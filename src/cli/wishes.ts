@@ -92,7 +92,7 @@ const Wishes = z.object({
   tempo: tempo.optional(),
   touch: oneOf(["legato", "detached"]).default("legato"),
   pedal: z.boolean().default(false),
-  arpeggios: oneOf(ARPEGGIOS).default("bound"),
+  arpeggios: oneOf(ARPEGGIOS).default("legato"),
   /** "top" for the highest notes, else the name of a voice. */
   tune: z.string().optional(),
   options: count.default(1),

@@ -13,6 +13,7 @@ import type { Progress } from "@/core/fingering/search/search";
 import type { NoteId } from "@/core/passage/note";
 import type { Allowances } from "@/core/reach/allowances";
 import { remediesFor, type RemedyTried } from "@/core/reach/remedies-for";
+import { suggesting, type Suggested } from "@/core/reach/suggested";
 import { studyOf, type StudyData } from "@/core/fingering/study/study-data";
 import { fingering, judge, latticesOf, type Judged, type Study } from "@/core/fingering/study/study";
 import { loweringAt, type Lowering } from "@/core/fingering/explain/lowering";
@@ -78,6 +79,8 @@ export interface FingeringService {
   share(wishes: SharingWishes, onProgress: (progress: Progress) => void): Promise<Searched<Shared>>;
   /** Every remedy for what a hand cannot hold when a note is struck; see core/reach. */
   remedies(note: NoteId, allows: Allowances): Promise<readonly RemedyTried[]>;
+  /** What the best remedies make of the notes that a fingering leaves to no finger; a newer question stops it. */
+  suggested(digits: Fingering, allows: Allowances): Promise<Searched<Suggested>>;
   /** Nothing of a kind is wanted any more. */
   stop(kind: Stoppable): void;
 }
@@ -165,6 +168,7 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     tyingPrice: (tying) => aside(atHand().pricing(tying)),
     share: (wishes, onProgress) => latest("sharing", sharing(asWritten(atHand().study), wishes), onProgress),
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
+    suggested: (digits, allows) => latest("suggested", suggesting(atHand().study, digits, allows)),
     stop: drop,
   };
 }

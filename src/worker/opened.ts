@@ -1,4 +1,4 @@
-import { bondsOf } from "@/core/figures/ties";
+import { memoriesOf } from "@/core/figures/ties";
 import type { Figure } from "@/core/figures/figure";
 import { figuresOf } from "@/core/figures/find";
 import type { Tying } from "@/core/figures/tying";
@@ -37,7 +37,7 @@ export function openedOn(study: Study): Opened {
     figures: known,
     *pricing(tying) {
       const { lattices } = by(leaningById("balanced"));
-      const [tied] = yield* solving(lattices, { bonds: bondsOf(study, known(), tying) }, 1);
+      const [tied] = yield* solving(lattices, { memories: memoriesOf(study, known(), tying) }, 1);
       const [free] = yield* solving(lattices, {}, 1);
       return tyingPrice(study, tied!, free!);
     },

@@ -12,6 +12,6 @@ describe("agreement with the standard fingerings", () => {
     const held = qualityCases(NOT_TUNED_ON);
     const ours = summary(agreements(held));
     expect((100 * ours.notes) / ours.graded).toBeGreaterThanOrEqual(95);
-    expect(ours.notes).toBeGreaterThan(summary(held.map(byPublishedModel)).notes);
+    expect(ours.notes).toBeGreaterThan(summary(held.map((given) => byPublishedModel(given))).notes);
   });
 });

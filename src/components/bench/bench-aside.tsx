@@ -97,6 +97,7 @@ function FingersAside({ bench }: { bench: BenchInHand }) {
       <WorkingOut working={first.working} onStop={first.stop} onBegin={first.begin} />
       {inView && (
         <>
+          {isOutOfReach(bench) && <RemediesHere bench={bench} />}
           <OptionsAside bench={bench} inView={inView} />
           <NoteAside bench={bench} inView={inView} />
         </>
@@ -151,9 +152,10 @@ function OptionsAside({ bench, inView }: Props) {
 
 /** The note in hand: its finger, why it strains, what helps; and what the whole option is built of. */
 function NoteAside({ bench, inView }: Props) {
-  const { data, held, view, tempo, wishes, note, at, does, figures } = bench;
+  const { view, tempo, wishes, note, at, does, figures } = bench;
   const lowering = useLowering(view.study, inView.option, wishes, note);
   const step = view.steps[at];
+  const isOut = isOutOfReach(bench);
   const positions = useMemo(() => positionsOf(view.study, inView.option.digits), [view.study, inView]);
   return (
     <>
@@ -177,17 +179,7 @@ function NoteAside({ bench, inView }: Props) {
           onPin: (other, finger) => does.pin(finger, other),
         }}
       />
-      <BeyondReach
-        passageId={data.id}
-        study={view.study}
-        note={note}
-        allows={data.allows}
-        onOptions={(options) => {
-          held.setOptions(options);
-          // A remedy may change which note comes first: the one in hand stays so.
-          if (note) bench.chooseNote(note);
-        }}
-      />
+      {!isOut && <RemediesHere bench={bench} />}
       <Build
         study={view.study}
         option={inView.option}
@@ -199,6 +191,29 @@ function NoteAside({ bench, inView }: Props) {
         onGo={bench.chooseNote}
       />
     </>
+  );
+}
+
+/** Whether no finger of the option in view reaches the note in hand: what helps is then the first thing to see. */
+function isOutOfReach({ inView, note }: BenchInHand): boolean {
+  return inView !== undefined && note !== null && inView.option.digits[note] === null;
+}
+
+/** What helps where the note in hand cannot be held. */
+function RemediesHere({ bench }: { bench: BenchInHand }) {
+  const { data, held, view, note } = bench;
+  return (
+    <BeyondReach
+      passageId={data.id}
+      study={view.study}
+      note={note}
+      allows={data.allows}
+      onOptions={(options) => {
+        held.setOptions(options);
+        // A remedy may change which note comes first: the one in hand stays so.
+        if (note) bench.chooseNote(note);
+      }}
+    />
   );
 }
 

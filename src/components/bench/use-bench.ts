@@ -10,6 +10,7 @@ import { useBenchKeys } from "./gestures/use-bench-keys";
 import { usePassageGestures } from "./gestures/use-passage-gestures";
 import { useStretch } from "./gestures/use-stretch";
 import { useSideOf } from "../passage-in-hand/use-side-of";
+import { useSuggested } from "./remedies/use-suggested";
 import { useDrawn } from "./use-drawn";
 import { usePassageInHand } from "./use-passage-in-hand";
 import { useViewSettings, zoomed } from "../passage-in-hand/view-settings";
@@ -22,7 +23,9 @@ export function useBench(given: PassageData) {
   const stretch = useStretch(view, note);
   const sideOf = useSideOf(view.study.passage);
   const player = usePlayer(view.study, view.steps, tempo.tempo, settings);
-  const drawn = useDrawn(view, tempo.all, shown, passage.shownNow, passage.wishes, passage.figures.figures, settings);
+  const { shownNow, wishes, figures } = passage;
+  const suggested = useSuggested(view.study, shownNow?.digits, data.allows);
+  const drawn = useDrawn(view, tempo.all, shown, shownNow, wishes, figures.figures, suggested, settings);
   const planShown = usePlanShown({
     data,
     instrument: view.study.instrument,

@@ -8,6 +8,7 @@ import { notesInDoubt } from "@/core/fingering/explain/in-doubt";
 import { positionsOf } from "@/core/fingering/explain/positions";
 import type { FingeringWishes } from "@/core/options/asked/wishes";
 import type { Side } from "@/core/hand/finger";
+import type { Suggested } from "@/core/reach/suggested";
 import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
 import type { DigitLayer } from "../score/marks/digits";
@@ -33,6 +34,7 @@ export function useDrawn(
   option: OptionData | undefined,
   wishes: FingeringWishes,
   figures: readonly Figure[] | null,
+  suggested: Suggested,
   { digits, hands }: ViewSettings,
 ): Omit<Drawn, "stretch" | "selected" | "onSelect"> {
   const { study, steps, notes } = view;
@@ -50,11 +52,12 @@ export function useDrawn(
         pins: option.pins,
         marked: NONE,
         printed: new Set(notes.flatMap((n) => (n.printed !== null && n.printed === option.digits[n.id] ? [n.id] : []))),
+        suggested: suggested.fingers,
         changed: new Set(notes.flatMap((n) => (option.first[n.id] !== option.digits[n.id] ? [n.id] : []))),
         ...(whole ? {} : { written: new Set(notes.flatMap((n) => (isWritten(n.id) ? [n.id] : []))) }),
       },
     ];
-  }, [study, option, notes, digits, hands, isSeen]);
+  }, [study, option, suggested, notes, digits, hands, isSeen]);
   const seenSteps = useMemo(
     () =>
       hands === "both"
@@ -72,7 +75,8 @@ export function useDrawn(
   );
   const lanes = useLanes({ ...view, all }, shown);
   const marks = useMarks(figures, wishes, sideOf);
-  const { remedies, taken } = study.passage;
+  const { taken } = study.passage;
+  const remedies = useMemo(() => ({ ...suggested.remedies, ...study.passage.remedies }), [suggested, study]);
   return { notes, steps: seenSteps, layers, lanes, sideOf, remedies, taken, positions, figures: marks };
 }
 

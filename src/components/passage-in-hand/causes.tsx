@@ -1,4 +1,6 @@
 import type { Lowering } from "@/core/fingering/explain/lowering";
+import { mattering } from "@/core/fingering/explain/mattering";
+import type { CauseJudged } from "@/core/fingering/study/study";
 import type { Finger } from "@/core/hand/finger";
 import type { Note, NoteId } from "@/core/passage/note";
 import { placeText } from "@/core/passage/place";
@@ -27,6 +29,7 @@ export function Causes({ all, note, title, lowering }: Props) {
       {all.map(({ option, judged }) => {
         const found = judged.notes[note];
         const finger = judged.fingering[note];
+        const { told, folded } = mattering(found?.causes ?? []);
         return (
           <div key={option.id} className="mt-2">
             <h3 className="flex items-baseline gap-2 border-b border-hairline text-sm">
@@ -36,22 +39,23 @@ export function Causes({ all, note, title, lowering }: Props) {
               <span className="ml-auto">{strainText(found?.strain ?? 0)}</span>
             </h3>
             <ul className="text-sm">
-              {(found?.causes ?? []).map((cause, i) => (
-                <li key={i} className="flex items-baseline gap-2 py-0.5">
-                  <span
-                    aria-hidden
-                    className="h-2 shrink-0 self-center"
-                    style={{
-                      width: `${Math.min(40, Math.max(2, cause.strain))}px`,
-                      background: TONE_COLOUR[toneOf(cause.strain)],
-                    }}
-                  />
-                  <span>{cause.words}</span>
-                  <span className="ml-auto pl-2">{strainText(cause.strain)}</span>
-                </li>
+              {told.map((cause, i) => (
+                <Cause key={i} cause={cause} />
               ))}
-              {(found?.causes.length ?? 0) === 0 && <li className="text-soft">lies at ease</li>}
+              {told.length === 0 && <li className="text-soft">lies at ease</li>}
             </ul>
+            {folded.length > 0 && (
+              <details className="text-sm">
+                <summary className="min-h-6 cursor-pointer text-soft">
+                  {folded.length} {folded.length === 1 ? "lesser one" : "lesser ones"}
+                </summary>
+                <ul>
+                  {folded.map((cause, i) => (
+                    <Cause key={i} cause={cause} />
+                  ))}
+                </ul>
+              </details>
+            )}
             {lowering?.option === option.id && lowering.found && (
               <WouldLower note={note} {...lowering} found={lowering.found} />
             )}
@@ -59,6 +63,20 @@ export function Causes({ all, note, title, lowering }: Props) {
         );
       })}
     </section>
+  );
+}
+
+function Cause({ cause: { words, strain } }: { readonly cause: CauseJudged }) {
+  return (
+    <li className="flex items-baseline gap-2 py-0.5">
+      <span
+        aria-hidden
+        className="h-2 shrink-0 self-center"
+        style={{ width: `${Math.min(40, Math.max(2, strain))}px`, background: TONE_COLOUR[toneOf(strain)] }}
+      />
+      <span>{words}</span>
+      <span className="ml-auto pl-2">{strainText(strain)}</span>
+    </li>
   );
 }
 

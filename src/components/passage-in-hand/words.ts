@@ -1,7 +1,6 @@
 import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Step } from "@/core/fingering/study/steps";
-import { pitchName } from "@/core/keyboard/pitch";
-import type { Note, NoteId } from "@/core/passage/note";
+import { noteName, type Note, type NoteId } from "@/core/passage/note";
 import { handOf, type Passage } from "@/core/passage/passage";
 import { placeText } from "@/core/passage/place";
 
@@ -19,7 +18,7 @@ export function stepText(step: Step, passage: Passage, fingering: Fingering): st
 
 function noteText(note: Note, passage: Passage, fingering: Fingering): string {
   const finger = fingering[note.id];
-  return `${pitchName(note.pitch)}, ${handOf(note, passage)} hand, ${finger ? `finger ${finger}` : "no finger"}`;
+  return `${noteName(note)}, ${handOf(note, passage)} hand, ${finger ? `finger ${finger}` : "no finger"}`;
 }
 
 export function capital(text: string): string {

@@ -4,7 +4,7 @@ import type { Pitch } from "../keyboard/pitch";
 import { playedNotes } from "../passage/passage";
 import type { Figure, FigureReturn } from "./figure";
 import { melodyOf, type Melody } from "./melody";
-import { RELATIONS, type RelationName } from "./relations";
+import { relationByName, RELATIONS, type RelationName } from "./relations";
 import { runsAlong, type Run } from "./runs";
 
 /** Lines longer than this in onsets are not searched for figures: the work grows with the square. */
@@ -38,13 +38,26 @@ export function answersBetween(figure: Melody, answer: Melody, alsoEarlier = fal
   );
 }
 
+/** Part of its worth that a return keeps when it is not unchanged. A choice. */
+const CHANGED_WORTH = 0.8;
+
+/** How much an answer is worth against one that is the very same, 0 to 1. */
+export function worthOf({ relation, changed }: Answer): number {
+  return relationByName(relation).worth * (changed.length > 0 ? CHANGED_WORTH : 1);
+}
+
 /** Some onsets of a melody as a figure, with every place among the answers that answers them whole and does not overlap. */
 export function figureFrom(figure: Melody, from: number, length: number, all: readonly Answer[]): Figure {
   const candidates = all
     .filter((a) => a.figure === figure && a.from <= from && a.from + a.length >= from + length)
     .map((a) => ({ answer: a, start: a.to + from - a.from }))
     .filter(({ answer, start }) => answer.answer !== figure || Math.abs(start - from) >= length)
-    .sort((a, b) => Number(a.answer.answer !== figure) - Number(b.answer.answer !== figure) || a.start - b.start);
+    .sort(
+      (a, b) =>
+        Number(a.answer.answer !== figure) - Number(b.answer.answer !== figure) ||
+        a.start - b.start ||
+        worthOf(b.answer) - worthOf(a.answer),
+    );
   const taken: typeof candidates = [];
   for (const next of candidates) {
     const overlaps = taken.some(
@@ -70,6 +83,7 @@ function returnOf(answer: Answer, from: number, start: number, length: number): 
     notes: notesFrom(melody, start, length),
     by,
     alike,
+    inSequence: melody === figure && (start - from) % length === 0,
     changed: placesOf(
       figure,
       from,

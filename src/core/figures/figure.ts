@@ -21,13 +21,20 @@ export interface FigureReturn {
   readonly by: number;
   /** Share of its notes that lie on a key of the same colour as in the figure, 0 to 1: at 1 the hand feels the same. */
   readonly alike: number;
+  /** Whether it follows in a sequence: some whole lengths of the figure after it, or before, in its own hand. */
+  readonly inSequence: boolean;
   /** Places in notes that depart from the figure. */
   readonly changed: readonly number[];
 }
 
-/** Whether the same fingers feel the same: the very keys, or keys that lie alike, in the same hand and unchanged. */
-export function feelsTheSame({ relation, changed }: FigureReturn): boolean {
-  return (relation === "exact" || relation === "octave") && changed.length === 0;
+/**
+ * Whether the same fingers feel the same: unchanged, in the same hand, on the same keys or octaves of them; or in a
+ * sequence, where the hand moves along from one to the next, on keys that all have the colour they had.
+ */
+export function feelsTheSame({ relation, changed, alike, inSequence }: FigureReturn): boolean {
+  if (changed.length > 0) return false;
+  if (relation === "exact" || relation === "octave") return true;
+  return (relation === "diatonic" || relation === "chromatic") && alike === 1 && inSequence;
 }
 
 /** Whether the same fingers can be asked for: a figure turned upside down in one hand needs others. */

@@ -1,15 +1,13 @@
 import type { Study } from "../fingering/study/study";
-import { answersBetween, figureFrom, melodiesOf, notesFrom, type Answer } from "./answers";
+import { answersBetween, figureFrom, melodiesOf, notesFrom, worthOf, type Answer } from "./answers";
 import type { Figure } from "./figure";
 import type { Melody } from "./melody";
-import { relationByName, type RelationName } from "./relations";
+import type { RelationName } from "./relations";
 
 /** Fewest onsets that make a figure. A choice. */
 const LEAST_ONSETS = 4;
 /** Semitones, the widest step of a scale, as between the sixth and seventh of a harmonic minor one. */
 const WIDEST_STEP = 3;
-/** Part of its worth that a return keeps when it is not unchanged. A choice. */
-const CHANGED_WORTH = 0.8;
 
 /**
  * The figures of a passage that come again, in the order of what they cover, each with its returns.
@@ -45,10 +43,11 @@ interface Weighed extends Answer {
 /** The answers that are long and plain enough to make a figure. */
 function weighed(answers: readonly Answer[]): readonly Weighed[] {
   return answers.flatMap((answer): readonly Weighed[] => {
-    const { figure, from, relation, length, changed } = answer;
+    const { figure, from, relation, length } = answer;
     const own = lengthOf(answer);
-    if (own < LEAST_ONSETS || !isFigure(figure, from, own, relation)) return [];
-    return [{ ...answer, worth: length * relationByName(relation).worth * (changed.length > 0 ? CHANGED_WORTH : 1) }];
+    // With the onset that follows: plain steps after which it begins anew are a sequence.
+    if (own < LEAST_ONSETS || !isFigure(figure, from, own + 1, relation)) return [];
+    return [{ ...answer, worth: length * worthOf(answer) }];
   });
 }
 
@@ -57,7 +56,8 @@ function isFigure({ moments }: Melody, from: number, length: number, relation: R
   const keys = moments.slice(from, from + length).map((m) => m.keys);
   if (keys.every((k) => k.join() === keys[0]!.join())) return false;
   if (relation === "exact" || relation === "octave" || keys.some((k) => k.length > 1)) return true;
-  const moves = keys.slice(1).map(([key], i) => key! - keys[i]![0]!);
+  // A key struck again moves nowhere.
+  const moves = keys.slice(1).flatMap(([key], i) => key! - keys[i]![0]! || []);
   return moves.some((move) => Math.abs(move) > WIDEST_STEP || move * moves[0]! <= 0);
 }
 

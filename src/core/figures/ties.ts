@@ -1,23 +1,29 @@
-import type { Bond } from "../fingering/search/conditions";
+import type { Memory } from "../fingering/search/conditions";
+import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { NoteId } from "../passage/note";
-import type { Tying } from "./tying";
 import { feelsTheSame, takesSameFingers, type Figure, type FigureReturn } from "./figure";
+import type { Tying } from "./tying";
 
 /**
- * The bonds that tie figures to their returns, note by note. Changed notes are free. So are the first and the last
- * onset of a hand: no place comes before the one or after the other, and it is there that a returning figure is
- * begun and ended otherwise.
+ * What it is worth, note by note, that figures keep their fingers when they return. Changed notes are free. So is a note
+ * that is approached or left otherwise than in the figure: where music begins, ends, turns and joins, another finger may
+ * stand ready. The worth is a strain: weights.memory for what feels the same under the hand, memoryAsked times
+ * that where the player wants every figure kept.
  */
-export function bondsOf(study: Study, figures: readonly Figure[], tying: Tying): readonly Bond[] {
-  const free = endsOf(study);
-  return figures.flatMap((figure) =>
-    bondsIn(
-      figure,
-      figure.returns.filter((r) => isTied(r, tying)),
-      free,
-    ),
-  );
+export function memoriesOf(study: Study, figures: readonly Figure[], tying: Tying): readonly Memory[] {
+  const { memory, memoryAsked } = study.weights ?? WEIGHTS;
+  const worth = tying === "all" ? memory * memoryAsked : memory;
+  const ways = waysThrough(study);
+  return figures.flatMap(({ notes, returns }) => {
+    const tied = returns.filter((given) => isTied(given, tying));
+    return notes.flatMap((note, place): Memory[] => {
+      const answers = tied
+        .filter((given) => !given.changed.includes(place) && goesAlike(ways, note, given.notes[place]!, given))
+        .map((given) => ({ note: given.notes[place]!, worth }));
+      return answers.length > 0 ? [{ note, returns: answers }] : [];
+    });
+  });
 }
 
 /** Whether a return keeps its figure's fingers. */
@@ -25,17 +31,31 @@ export function isTied(given: FigureReturn, tying: Tying): boolean {
   return tying === "all" ? takesSameFingers(given) : tying === "alike" && feelsTheSame(given);
 }
 
-function bondsIn({ notes }: Figure, returns: readonly FigureReturn[], free: ReadonlySet<NoteId>): readonly Bond[] {
-  return notes
-    .map((note, place) => {
-      const answers = returns.filter(({ changed }) => !changed.includes(place)).map((r) => r.notes[place]!);
-      return [note, ...answers].filter((id) => !free.has(id));
-    })
-    .filter((bond) => bond.length > 1);
+/** Semitones from the onset before a note to its own, and on to the next; null where there is none. */
+interface Way {
+  readonly from: number | null;
+  readonly on: number | null;
 }
 
-/** The notes of each hand's first and last onset. */
-function endsOf(study: Study): ReadonlySet<NoteId> {
-  const ends = tasksOf(study).flatMap(({ line: { onsets } }) => [onsets[0], onsets.at(-1)]);
-  return new Set(ends.flatMap((onset) => onset?.struck.flatMap((s) => s.notes) ?? []));
+function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
+  const ways = new Map<NoteId, Way>();
+  for (const { line } of tasksOf(study)) {
+    const lows = line.onsets.map(({ struck }) => struck[0]!.key);
+    for (const { index, struck } of line.onsets) {
+      const between = (other: number): number | null => (lows[other] === undefined ? null : lows[other] - lows[index]!);
+      for (const { notes } of struck)
+        for (const note of notes) ways.set(note, { from: between(index - 1), on: between(index + 1) });
+    }
+  }
+  return ways;
+}
+
+/** Whether a note and the one that answers it are approached and left alike: by the same interval, in another key by the same step. */
+function goesAlike(ways: ReadonlyMap<NoteId, Way>, one: NoteId, other: NoteId, { relation }: FigureReturn): boolean {
+  const [a, b] = [ways.get(one), ways.get(other)];
+  const give = relation === "diatonic" ? 1 : 0;
+  const alike = (x: number | null | undefined, y: number | null | undefined): boolean =>
+    typeof x === "number" && typeof y === "number" && Math.abs(x - y) <= give;
+  if (relation === "mirrored") return typeof a?.from === typeof b?.from && typeof a?.on === typeof b?.on;
+  return alike(a?.from, b?.from) && alike(a?.on, b?.on);
 }

@@ -35,11 +35,6 @@ export function pitchName(key: Pitch): string {
   return `${NAMES[key % 12]} ${Math.floor(key / 12) - 1}`;
 }
 
-/** The key's plain name without octave: "B flat". */
-export function pitchClassName(key: Pitch): string {
-  return NAMES[key % 12] as string;
-}
-
 /**
  * Reflects a key about a centre. Black and white are kept apart only for centres on a D or an A flat.
  * @throws RangeError naming the key that leaves the keyboard.

@@ -7,7 +7,7 @@ import { leaningById, type LeaningId } from "./leanings";
 import { offering } from "./offering";
 import type { Progress } from "../fingering/search/search";
 import { fingering, latticesOf, notesAsked, type Study } from "../fingering/study/study";
-import { optionName } from "./worth-showing";
+import { optionName } from "./option-name";
 
 /** An option as first put before the player. */
 export interface FirstOption {

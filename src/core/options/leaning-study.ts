@@ -1,7 +1,7 @@
 import { drain } from "../drain";
 import type { Figure } from "../figures/figure";
 import { figuresOf } from "../figures/find";
-import { bondsOf } from "../figures/ties";
+import { memoriesOf } from "../figures/ties";
 import type { Tying } from "../figures/tying";
 import { WEIGHTS } from "../fingering/cost/weights";
 import type { Conditions } from "../fingering/search/conditions";
@@ -29,9 +29,10 @@ export function leaningConditions(
   tying?: Tying,
   figures?: readonly Figure[],
 ): Conditions {
-  if (conditions.bonds !== undefined) return conditions;
+  if (conditions.memories !== undefined) return conditions;
   const asked = tying ?? leaning.tying ?? "alike";
-  return asked === "none" ? conditions : { ...conditions, bonds: bondsOf(study, figures ?? figuresOf(study), asked) };
+  const memories = asked === "none" ? [] : memoriesOf(study, figures ?? figuresOf(study), asked);
+  return { ...conditions, memories };
 }
 
 /** The k best by a leaning, best first, its totals in its own weights. */

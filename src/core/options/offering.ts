@@ -1,58 +1,103 @@
-import type { Conditions } from "../fingering/search/conditions";
 import { compareFingerings } from "../fingering/explain/compare";
-import type { Fingering } from "../fingering/study/fingering";
-import { leaningConditions, leaningStudy } from "./leaning-study";
-import { LEANINGS, type LeaningId } from "./leanings";
+import { stretches } from "../fingering/explain/advice";
+import type { Conditions } from "../fingering/search/conditions";
 import type { Progress } from "../fingering/search/search";
-import { judge, latticesOf, solving, type Judged, type Study } from "../fingering/study/study";
-import { layOf } from "./worth-showing";
+import { differences, type Fingering } from "../fingering/study/fingering";
+import { judge, latticesOf, notesAsked, solving, type Judged, type Study } from "../fingering/study/study";
+import { OFFER } from "../physics";
+import { ideasOf, isOtherIdea, sayIdeas, type Ideas } from "./ideas";
+import { leaningConditions, leaningStudy } from "./leaning-study";
+import { balanced } from "./leanings/balanced";
+import { LEANINGS, type LeaningId } from "./leanings";
+import { otherwise } from "./otherwise";
 
 /** A fingering worth showing, with the leaning that found it first. */
 export interface Offer {
   readonly leaning: LeaningId;
   readonly fingering: Fingering;
   readonly judged: Judged;
-  /** Against the first: where it differs, what it gains and what it costs. For the first, what it is. */
+  /** Its ideas, in a sentence: for the first what it is, for the others in what they differ from the first. */
   readonly sentence: string;
 }
 
-/** How many of the best of the balanced leaning are looked through. */
-const LOOKED_THROUGH = 40;
-
-/** What is worth showing strains at most so many times as much as the best, and a little more. A choice. */
-const MOST_TIMES = 1.5;
-const MOST_MORE = 3;
-
 /**
- * Up to `most` fingerings worth showing, the balanced best first, then the best of each other leaning, then the next
- * best of the balanced one; each differs from all before it as worth-showing has it, and none strains much more than
- * the best. All are judged by the plain weights. A generator: it yields as it goes, so that it can be stopped.
+ * Up to `most` fingerings worth showing: the balanced best first, then the best of each other leaning and of what is
+ * asked otherwise, as far as each is another idea than all before it (ideas/), brings no break or crossing that the first
+ * has not, gains something, and strains not much more. Fewer are shown rather than dull ones. All are judged by the plain
+ * weights. A generator: it yields as it goes, so that it can be stopped.
  */
 export function* offering(study: Study, conditions: Conditions, most: number): Generator<Progress, readonly Offer[]> {
-  const lies = layOf(study);
-  const seen = new Set<string>();
-  const offers: Offer[] = [];
-  let best: readonly Fingering[] = [];
-  for (const leaning of LEANINGS) {
+  const lattices = latticesOf(study);
+  const asked = leaningConditions(study, balanced, conditions);
+  const [best] = yield* solving(lattices, asked, 1);
+  const [free] = yield* solving(lattices, { ...asked, memories: [] }, 1);
+  const first = judge(study, best!.fingering);
+  const isLeast = first.strain <= judge(study, free!.fingering).strain + OFFER.equal;
+  const shown = [ideasOf(study, first)];
+  const what = isLeast ? "The least strain in all." : "Little strain, and figures that return keep their fingers.";
+  const offers: Offer[] = [
+    {
+      leaning: "balanced",
+      fingering: first.fingering,
+      judged: first,
+      sentence: `${what} ${sayIdeas(shown[0]!, null)}`,
+    },
+  ];
+  for (const leaning of LEANINGS.slice(1)) {
     if (offers.length === most) return offers;
-    const isFirst = offers.length === 0;
     const leant = leaningStudy(study, leaning);
-    const asked = leaningConditions(leant, leaning, conditions);
-    const solved = yield* solving(latticesOf(leant), asked, isFirst ? LOOKED_THROUGH : 1);
-    if (isFirst) best = solved.map((s) => s.fingering);
-    offer(leaning.id as LeaningId, solved[0]!.fingering);
+    const [solved] = yield* solving(latticesOf(leant), leaningConditions(leant, leaning, conditions), 1);
+    offer(leaning.id as LeaningId, solved!.fingering);
   }
-  for (const fingering of best) if (offers.length < most) offer("balanced", fingering);
+  for (const other of otherwise(study, first.fingering, asked)) {
+    if (offers.length === most) return offers;
+    const [solved] = yield* solving(lattices, other, 1);
+    offer("balanced", solved!.fingering);
+  }
   return offers;
 
-  function offer(leaning: LeaningId, fingering: Fingering): void {
-    const lay = lies(fingering);
-    if (seen.has(lay)) return;
-    const judged = judge(study, fingering);
-    const first = offers[0]?.judged;
-    if (first && judged.strain > first.strain * MOST_TIMES + MOST_MORE) return;
-    seen.add(lay);
-    const sentence = first ? compareFingerings(study, judged, first).sentence : "The least strain in all.";
-    offers.push({ leaning, fingering, judged, sentence });
+  function offer(leaning: LeaningId, found: Fingering): void {
+    const judged = judge(study, earned(study, first, shown[0]!, found));
+    if (!isWorth(study, first, judged)) return;
+    const ideas = ideasOf(study, judged);
+    if (!shown.every((one) => isOtherIdea(ideas, one))) return;
+    shown.push(ideas);
+    offers.push({ leaning, fingering: judged.fingering, judged, sentence: sayIdeas(ideas, shown[0]!) });
   }
+}
+
+/** A fingering with every stretch put back that, changed by itself, only strains more and brings no other idea. */
+function earned(study: Study, first: Judged, ideas: Ideas, found: Fingering): Fingering {
+  let kept = found;
+  const changes = stretches(notesAsked(study), first.fingering, found);
+  if (changes.length < 2) return found;
+  for (const notes of changes) {
+    const theirs = Object.fromEntries(notes.map((id) => [id, found[id] ?? null]));
+    const alone = judge(study, { ...first.fingering, ...theirs });
+    if (alone.strain <= first.strain || isOtherIdea(ideasOf(study, alone), ideas)) continue;
+    kept = { ...kept, ...Object.fromEntries(notes.map((id) => [id, first.fingering[id] ?? null])) };
+  }
+  return kept;
+}
+
+/** Whether an alternative to the first is one that a pianist would look at, whatever its idea. */
+function isWorth(study: Study, first: Judged, other: Judged): boolean {
+  const asked = notesAsked(study);
+  const differs = differences(asked, other.fingering, first.fingering);
+  const least = Math.min(OFFER.leastNotes, Math.ceil(asked.length / 3));
+  const inner = differs.filter((id) => id !== asked[0] && id !== asked.at(-1));
+  if (differs.length < least || inner.length === 0) return false;
+  if (other.strain > first.strain * OFFER.mostTimes + OFFER.mostMore) return false;
+  if ((other.peak?.strain ?? 0) > (first.peak?.strain ?? 0) + OFFER.mostPeak) return false;
+  if (found(other, "line-broken", "same-finger") > found(first, "line-broken", "same-finger")) return false;
+  if (found(other, "crossing") > found(first, "crossing")) return false;
+  const { causes } = compareFingerings(study, other, first);
+  return causes.some(({ by }) => by * first.onsets <= -OFFER.leastGain);
+}
+
+function found({ notes }: Judged, ...names: readonly string[]): number {
+  return Object.values(notes).reduce(
+    (sum, { causes }) => sum + causes.filter(({ cause, strain }) => names.includes(cause) && strain > 0).length,
+    0,
+  );
 }

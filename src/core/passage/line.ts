@@ -3,7 +3,7 @@ import type { Pitch } from "../keyboard/pitch";
 import { MOTION } from "../physics";
 import { compare, subtract, toMs, type Beats } from "../time/beats";
 import { barAt, pulseIn, type Metre, type Pulse } from "./metre";
-import { endsAfter, type Note, type NoteId } from "./note";
+import { endsAfter, spelledName, type Note, type NoteId } from "./note";
 import { handOf, inOrder, MIDDLING, playedNotes, tuneOf, type Manner, type Passage } from "./passage";
 
 /** One key stroke of one hand: a note, or a unison of several voices on the same key. */
@@ -11,6 +11,8 @@ export interface Stroke {
   /** The note, and with a unison the others that sound by the same stroke. */
   readonly notes: readonly NoteId[];
   readonly key: Pitch;
+  /** Its name as written, without octave. */
+  readonly spelled: string;
   /** Index of the onset at which the key is struck. */
   readonly onset: number;
   /** Index of the first onset at which it need no longer be held; onset + 1 or more. */
@@ -46,6 +48,8 @@ export interface Onset {
   readonly struck: readonly Stroke[];
   /** Whether it goes on with a rolled chord: the hand sweeps to it in its own time and need not open to it. */
   readonly swept: boolean;
+  /** Whether it is the last of its line. */
+  readonly last: boolean;
   /** What its strokes are beyond their keys, so that like onsets can be told; empty for plain bound ones. */
   readonly sign: string;
 }
@@ -77,6 +81,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       strokes.push({
         notes: notes.map((n) => n.id),
         key,
+        spelled: spelledName(notes[0]!),
         onset: index,
         until: notes.every((n) => n.rolled?.caught) ? index + 1 : releaseOnset(groups, index, longest),
         index: strokes.length,
@@ -101,6 +106,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       gap: index === 0 ? Infinity : gapBetween(starts[index - 1]!, starts[index]!),
       struck,
       swept: isSwept(groups, index),
+      last: index === groups.length - 1,
       sign: "",
     };
   });

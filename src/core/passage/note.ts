@@ -44,8 +44,24 @@ export interface Note {
 const USUAL_STEPS = [0, 0, 1, 2, 2, 3, 3, 4, 5, 5, 6, 6];
 
 /** Steps of the scale from the lowest C: seven an octave, so that C4 is 28. */
-export function stepOf({ step, pitch }: Note): number {
+export function stepOf({ step, pitch }: Pick<Note, "step" | "pitch">): number {
   return step ?? (Math.floor(pitch / 12) - 1) * 7 + USUAL_STEPS[pitch % 12]!;
+}
+
+const LETTERS = ["C", "D", "E", "F", "G", "A", "B"];
+const NATURAL = [0, 2, 4, 5, 7, 9, 11];
+const SIGNS = [" double flat", " flat", "", " sharp", " double sharp"];
+
+/** A note's name as it is written, without octave: "G flat" where that is what the score says, never "F sharp". */
+export function spelledName(note: Pick<Note, "step" | "pitch">): string {
+  const step = stepOf(note);
+  const sign = note.pitch - (12 * (Math.floor(step / 7) + 1) + NATURAL[step % 7]!);
+  return `${LETTERS[step % 7]}${SIGNS[sign + 2] ?? ""}`;
+}
+
+/** The same with its octave as written, middle C being "C 4". */
+export function noteName(note: Pick<Note, "step" | "pitch">): string {
+  return `${spelledName(note)} ${Math.floor(stepOf(note) / 7)}`;
 }
 
 /** When a note ends, in quarter notes from the start of the piece. */

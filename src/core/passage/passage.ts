@@ -6,7 +6,7 @@ import type { Note, NoteId } from "./note";
 import { remedied, type NoteRemedies } from "./remedied";
 
 export type Touch = "legato" | "detached";
-export const ARPEGGIOS = ["bound", "carried"] as const;
+export const ARPEGGIOS = ["legato", "carried"] as const;
 type Arpeggios = (typeof ARPEGGIOS)[number];
 export type Hands = Side | "both";
 
@@ -17,7 +17,7 @@ export interface Manner {
   readonly touch: Touch;
   /** Whether the pedal may carry a note on after its finger has gone. */
   readonly pedal: boolean;
-  /** In wide arpeggios: the thumb passes under, bound, or the arm carries the hand across, released. Bound where not said. */
+  /** In wide arpeggios: the thumb passes under, legato, or the arm carries the hand across, released. Legato where not said. */
   readonly arpeggios?: Arpeggios;
   /** 0 to 1 where the notes do not say; see MIDDLING. */
   readonly loudness?: number;

@@ -17,7 +17,7 @@ export const HAND = {
   /** mm a semitone stands for in the published proportions: an octave of 164.5 mm in twelve. */
   publishedSemitone: 164.5 / 12,
   /** mm, least width of a ramp between two limits that coincide. Starting value. */
-  leastRamp: 5,
+  leastRamp: 12,
   /** mm each fingertip lies behind the foremost (the third), hand flat, thumb first. Starting values. */
   behindForemost: [65, 10, 0, 8, 35],
   /** mm from the foremost fingertip back to the wrist, in the published hand. Starting value. */

@@ -36,4 +36,8 @@ export const CONTACT = {
   whiteDepth: 25,
   /** mm from the white fronts at which a finger usually meets a black key. Starting value. */
   blackDepth: 65,
+  /** mm in or out from there that serve as well: on the head of a white key, on a black one inwards, and where a long finger goes in between black ones. Choices. */
+  headGive: 13,
+  blackGive: 30,
+  tailGive: 35,
 } as const;

@@ -2,17 +2,50 @@
 export const MOTION = {
   /** ms, intercept of Fitts' law in Shannon's form, for a practised player. Starting value. */
   fittsIntercept: 50,
-  /** ms per bit. Starting value. */
+  /**
+   * ms per bit. Reciprocal tapping takes about 100 (Fitts, J. Exp. Psychology 47, 1954); a practised player sets the arm
+   * going while the notes before still sound, so that a quarter of it falls between two onsets: that share is a choice.
+   */
   fittsSlope: 25,
   /** mm, least target width. */
   fittsLeastWidth: 10,
   /** mm the hand may stand too far in or out without travelling: fingers curl and stretch by it. Starting value. */
-  freeDepth: 35,
+  curl: 8,
+  /** mm between two keys from which the forearm begins to turn between them, and at which it does so wholly. Choices. */
+  forearmFrom: [30, 90],
   /** Hz, full cycles of forearm alternation that go with ease, and at which they fail. */
   rotationEase: 3,
   rotationFails: 6.5,
+  /** ms from one onset to the next that count as usual: sixteenths at a walking pace; and the least and most that pace makes of a movement. Choices. */
+  usualMs: 156,
+  paceRange: [1 / 3, 3],
+  /** mm over which a change of position, and the arm's part in two wide notes, grow from nothing to whole. A choice. */
+  rampMm: 12,
+  /** Share of the price of a broken line that is spared where no two fingers could join the notes. A choice. */
+  leapAsked: 0.5,
+  /** Share of a stretch, pass or hop that is kept where fingers are free: they keep their order. A choice. */
+  orderKept: 0.3,
+  /** Share of its price that an outer finger on black keeps while the hand lies in. A choice. */
+  liesIn: 0.15,
+  /** Strokes a second of two fingers in turn that go with ease. Starting value. */
+  alternationEase: 4,
+  /** How little two fingers move apart from one another, 0 to 1: 3, 4 and 5 share tendons. Starting values, in the order of teaching practice. */
+  sharedTendon: {
+    "12": 0.1,
+    "13": 0.05,
+    "14": 0.15,
+    "15": 0.1,
+    "23": 0,
+    "24": 0.1,
+    "25": 0.3,
+    "34": 0.4,
+    "35": 0.4,
+    "45": 1,
+  },
+  /** Hz, strokes of the wrist with a whole chord that go with ease. Starting value. */
+  wristEase: 5,
   /** Hz, strokes of one finger that go with ease, thumb first. Starting values. */
-  repeatEase: [4, 4.2, 4, 3.4, 3.2],
+  repeatEase: [4.5, 4.7, 4.5, 4.2, 4.1],
   /** ms from one finger's stroke to the next in a rolled chord that lies under the hand. Starting value. */
   rollStep: 45,
   /** Notes a second that one hand plays with ease; beyond, crowded fingers tangle. Starting value. */

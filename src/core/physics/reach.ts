@@ -17,6 +17,9 @@ export const REMEDY_LOSS = {
   rollBlurred: 10,
   rollNotCaught: 25,
   rollPerMs: 0.02,
+  /** On an accent; and where the roll takes all the time there is, by the cube of its share of that. */
+  rollAccented: 10,
+  rollHurried: 60,
   /** A note's place in the sound: of the tune or the bass, and of any other. */
   foldOuter: 85,
   fold: 48,

@@ -3,7 +3,7 @@ import { alias } from "drizzle-orm/pg-core";
 import type { RuledOut } from "@/core/fingering/search/conditions";
 import type { LeaningId } from "@/core/options/leanings";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
-import { optionName } from "@/core/options/worth-showing";
+import { optionName } from "@/core/options/option-name";
 import type { Db, Tx } from "../client";
 import { edit, fingering, fingeringVersion, passageChange, type origin } from "../schema";
 import { basisOf } from "./basis";

@@ -23,9 +23,6 @@ import { piece } from "./piece";
 export const hands = pgEnum("hands", ["right", "left", "both"]);
 export const touch = pgEnum("touch", ["legato", "detached"]);
 
-/** What the player holds with where schools differ; empty until asked. */
-export type SchoolPreferences = Readonly<Record<string, string>>;
-
 /** A hard spot of a piece. Bars by their place in the file, 1 for the first. */
 export const passage = pgTable(
   "passage",
@@ -51,7 +48,6 @@ export const passage = pgTable(
     planMarks: jsonb().$type<PlanMarks>().notNull().default(NO_PLAN_MARKS),
     /** Grows with every change of what is played or asked; see fingering.follows. */
     revision: integer().notNull().default(0),
-    school: jsonb().$type<SchoolPreferences>().notNull().default({}),
     goneAt: goneAt(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
@@ -73,7 +69,7 @@ export const passage = pgTable(
   ],
 );
 
-export const markKind = pgEnum("mark_kind", ["tune", "accent", "shared", "remedy"]);
+export const markKind = pgEnum("mark_kind", ["shared", "remedy"]);
 
 /** A mark on a note, keyed by the note's own id. */
 export const noteMark = pgTable(
@@ -84,7 +80,6 @@ export const noteMark = pgTable(
       .references(() => passage.id, { onDelete: "cascade" }),
     noteId: text().notNull(),
     kind: markKind().notNull(),
-    detail: text(),
     remedy: jsonb().$type<NoteRemedy>(),
   },
   (t) => [

@@ -54,6 +54,7 @@ const PLAIN: ComponentProps<typeof Digit> = {
   marked: false,
   printed: false,
   changed: false,
+  suggested: false,
   strong: true,
   chosen: false,
 };
@@ -64,4 +65,5 @@ const SIGNS: readonly (readonly [string, Partial<typeof PLAIN>])[] = [
   ["as in the score that came", { printed: true }],
   ["changed since the option was made", { changed: true }],
   ["differing", { marked: true }],
+  ["as a remedy would have it, not chosen yet", { suggested: true }],
 ];

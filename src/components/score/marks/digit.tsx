@@ -9,10 +9,11 @@ interface Props extends DigitPlaced {
 
 /**
  * One finger digit. A pinned one is heavy and underlined, one that came with the score has a small ring, one that has
- * been changed since the option was made a stroke before it, a differing one stands in a box; one worked out is plain.
+ * been changed since the option was made a stroke before it, a differing one stands in a box, one that a remedy would
+ * give is in dots; one worked out is plain.
  */
 export const Digit = memo(function Digit(props: Props) {
-  const { text, x, y, size, pinned, marked, printed, changed, note, layer, strong, chosen } = props;
+  const { text, x, y, size, pinned, marked, printed, changed, suggested, note, layer, strong, chosen } = props;
   const unit = size / 15;
   return (
     <g data-note={note} data-layer={layer}>
@@ -40,6 +41,18 @@ export const Digit = memo(function Digit(props: Props) {
       >
         {text}
       </text>
+      {suggested && (
+        <line
+          x1={x - 5 * unit}
+          x2={x + 5 * unit}
+          y1={y + 2.5}
+          y2={y + 2.5}
+          stroke="currentColor"
+          strokeWidth={1.4}
+          strokeDasharray="1.4 2"
+          data-sign="suggested"
+        />
+      )}
       {pinned && (
         <line
           x1={x - 5 * unit}

@@ -14,6 +14,8 @@ export interface DigitLayer {
   readonly printed?: ReadonlySet<NoteId>;
   /** Notes whose digit is another than when the option was made. */
   readonly changed?: ReadonlySet<NoteId>;
+  /** Fingers that a remedy would give notes which have none as written. */
+  readonly suggested?: Readonly<Record<NoteId, number>>;
   /** Notes whose digit is written; all where not said. */
   readonly written?: ReadonlySet<NoteId>;
 }
@@ -30,6 +32,8 @@ export interface DigitPlaced {
   readonly marked: boolean;
   readonly printed: boolean;
   readonly changed: boolean;
+  /** Whether it is a remedy's, which is not chosen yet. */
+  readonly suggested: boolean;
 }
 
 /** px a digit takes up at full size, and px between it and the ink below or above. */
@@ -74,14 +78,14 @@ export function placeDigits(
         });
     const outward = above ? group : [...group].reverse();
     layers.forEach((layer, depth) => {
-      const { name, fingering, pins, marked, printed, changed, written } = layer;
+      const { name, fingering, pins, marked, printed, changed, suggested, written } = layer;
       outward.forEach((note, order) => {
         if (!(note.id in fingering) || written?.has(note.id) === false) return;
         const step = depth * (group.length * size + 3) + order * size;
         placed.push({
           note: note.id,
           layer: name,
-          text: String(fingering[note.id] ?? "–"),
+          text: String(fingering[note.id] ?? suggested?.[note.id] ?? "–"),
           x,
           y: above ? edge - step : edge + step,
           size,
@@ -89,6 +93,7 @@ export function placeDigits(
           marked: marked.has(note.id),
           printed: printed?.has(note.id) ?? false,
           changed: changed?.has(note.id) ?? false,
+          suggested: !fingering[note.id] && suggested !== undefined && note.id in suggested,
         });
       });
     });

@@ -9,8 +9,8 @@ const figure: Figure = {
   side: "right",
   notes: ids("a", "b"),
   returns: [
-    { relation: "exact", side: "right", notes: ids("c", "d"), by: 0, alike: 1, changed: [] },
-    { relation: "chromatic", side: "right", notes: ids("e", "f"), by: 1, alike: 0.5, changed: [] },
+    { relation: "exact", side: "right", notes: ids("c", "d"), by: 0, alike: 1, changed: [], inSequence: false },
+    { relation: "chromatic", side: "right", notes: ids("e", "f"), by: 1, alike: 0.5, changed: [], inSequence: false },
   ],
 };
 const places: LinePlaces = {

@@ -27,6 +27,7 @@ const digit = (y: number): DigitPlaced => ({
   marked: false,
   printed: false,
   changed: false,
+  suggested: false,
 });
 
 function yOf(above: boolean, digits: readonly DigitPlaced[]): number {

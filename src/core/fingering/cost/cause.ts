@@ -6,7 +6,7 @@ import type { Placements } from "../../placement/placements";
 import type { Frame, Press } from "../frames/frame";
 import type { Weights } from "./weights";
 
-type Unit = "mm" | "ms" | "Hz" | "notes" | "mm x ms";
+type Unit = "mm" | "ms" | "Hz" | "notes";
 
 /**
  * What a cause may look at: up to three consecutive frames, the last of them now, with the hand, the
@@ -23,8 +23,9 @@ export interface Moment {
   readonly before: Frame | null;
   /** The frame before that; null at the first two onsets, or for a cause that looks at fewer. */
   readonly earlier: Frame | null;
-  /** Whether the hand is released before now and carried across by the arm; see cost/join. */
-  readonly carried: boolean;
+  /** Whether the hand lets go before now and is set down anew by the arm, and whether it did so before `before`; see cost/join. */
+  readonly letGo: boolean;
+  readonly letGoBefore: boolean;
 }
 
 /**

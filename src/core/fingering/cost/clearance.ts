@@ -1,7 +1,7 @@
 import { limitsOf, type Hand } from "../../hand/hand";
 import { KEYBOARD, MOTION } from "../../physics";
 import type { Press } from "../frames/frame";
-import { apart } from "./stretch";
+import { apart } from "./pairs";
 
 /**
  * mm between a finger of an open pair and a key that it passes over or lies above; Infinity where the pair is no farther

@@ -1,9 +1,13 @@
-import { whiteWidth } from "../../keyboard/geometry";
+import { limitsOf } from "../../hand/hand";
 import { KEYBOARD, MOTION } from "../../physics";
-import type { Press } from "../frames/frame";
+import { whiteWidth } from "../../keyboard/geometry";
+import type { Frame, Press } from "../frames/frame";
+import { armShare } from "./arm";
 import type { Moment } from "./cause";
 import { carryTime } from "./fitts";
-import { crowdingStrain, openingStrain, passStrain } from "./stretch";
+import { passStrain } from "./pass";
+import { crossingStrain, crowdingStrain, openingStrain } from "./stretch";
+import { travelBetween } from "./travel";
 
 /** ms before now at which a finger that struck at the onset before may leave its key; less than one counts as none. */
 export function freeBefore({ stroke }: Press, { now, before }: Moment): number {
@@ -13,37 +17,95 @@ export function freeBefore({ stroke }: Press, { now, before }: Moment): number {
 }
 
 /**
- * Share of a stretch between two notes that is really made, 0 to 1. A finger that may leave its key before the next
- * onset need not stretch: the arm carries the hand while it is free. All of it is made where the note is bound, none
- * where the free time is as long as Fitts' law asks for the way.
+ * Share of a stretch between two notes that is really made, MOTION.orderKept to 1. A finger that may leave its key before
+ * the next onset need not stretch: the arm carries the hand while it is free. All of it is made in legato; where the free
+ * time is as long as Fitts' law asks for the way, a part remains, for the fingers keep their order all the same: so one
+ * knows where one is.
  */
-export function boundShare(from: Press, moment: Moment): number {
-  const { now, before, instrument } = moment;
+export function legatoShare(from: Press, moment: Moment): number {
+  const { now, before, instrument, hand } = moment;
   const free = freeBefore(from, moment);
   if (free === 0) return 1;
   const width = now.struck[0]!.black ? KEYBOARD.blackTopWidth : whiteWidth(instrument);
-  const needed = carryTime(Math.abs(now.centre - before!.centre), width);
-  return needed === 0 ? 0 : Math.max(0, 1 - free / needed);
-}
-
-/** Strain of breaking the bound between two notes to carry the hand across; Infinity where that is not wanted. */
-export function breakPrice({ manner, weights }: Pick<Moment, "manner" | "weights">): number {
-  const bySchool = manner.arpeggios === "carried" ? weights.carriedAcross : Infinity;
-  return Math.min(bySchool, manner.pedal ? weights.carriedByPedal : Infinity);
+  const needed = carryTime(travelBetween(hand, before!, now), width);
+  return Math.max(MOTION.orderKept, needed === 0 ? 0 : 1 - free / needed);
 }
 
 /**
- * Whether one note after another is reached by carrying the hand: where the player's school or the pedal allows it,
- * the notes lie far enough apart, nothing is held, and it strains less than the stretch or the thumb pass would.
+ * Strain of a line that breaks: the hand lets go and is set down anew. Less where the school carries the hand across wide
+ * arpeggios, where the pedal sounds on, and where no two fingers could join the notes: there the music asks for a leap.
+ * Nothing where the arm sets down both of two chords.
  */
-export function isCarried(moment: Moment): boolean {
-  const { now, before, instrument } = moment;
-  const price = breakPrice(moment);
-  if (price === Infinity || before === null || now.held.length > 0 || now.onset.swept) return false;
-  if (before.struck.length !== 1 || now.struck.length !== 1) return false;
-  const [from, to] = [before.struck[0]!, now.struck[0]!];
-  if (from.finger === to.finger) return false;
-  if (Math.abs(to.x - from.x) < MOTION.carriedFrom * whiteWidth(instrument)) return false;
-  const bound = openingStrain(moment, from, to) + crowdingStrain(moment, from, to) + passStrain(moment, from, to);
-  return bound * boundShare(from, moment) > price;
+export function breakPrice(moment: Moment): number {
+  const { manner, weights, hand, instrument, before, now } = moment;
+  const fingers = (1 - armShare(hand, before!) * armShare(hand, now)) * (1 - MOTION.leapAsked * beyondAllReach(moment));
+  if (!isWide(before!, now, MOTION.carriedFrom * whiteWidth(instrument))) return weights.lineBroken * fingers;
+  const bySchool = manner.arpeggios === "carried" ? weights.carriedAcross : Infinity;
+  return Math.min(bySchool, manner.pedal ? weights.carriedByPedal : Infinity, weights.lineBroken) * fingers;
+}
+
+/** How far all keys of one onset lie beyond the reach of a hand on those of the next: 0 within it, 1 from a little beyond. */
+function beyondAllReach({ hand, before, now }: Moment): number {
+  let nearest = Infinity;
+  for (const from of before!.struck) for (const to of now.struck) nearest = Math.min(nearest, Math.abs(to.x - from.x));
+  return Math.min(1, Math.max(0, nearest - limitsOf(hand, 1, 5).widestPractical) / MOTION.rampMm);
+}
+
+/** Whether single notes lie so far apart that the hand may be carried from one to the other by another finger. */
+function isWide({ struck: [from, ...more] }: Frame, { struck: [to, ...others] }: Frame, mm: number): boolean {
+  if (!from || !to || more.length + others.length > 0) return false;
+  return from.finger !== to.finger && Math.abs(to.x - from.x) >= mm;
+}
+
+/**
+ * What it strains to go from one onset to the next with the fingers, without letting go: every pair opened, crowded,
+ * passed or crossed, and every finger that must be on two keys.
+ */
+function boundStrain(moment: Moment): number {
+  const { before, now, weights, hand } = moment;
+  const hop = weights.lineBroken * (1 - armShare(hand, before!) * armShare(hand, now));
+  const share = 1 / (before!.struck.length * now.struck.length);
+  let strain = 0;
+  for (const from of before!.struck) {
+    for (const to of now.struck) {
+      if (from.finger === to.finger) strain += from.key === to.key ? 0 : hop / now.struck.length;
+      else strain += share * pairStrain(moment, from, to);
+    }
+  }
+  return strain;
+}
+
+function pairStrain(moment: Moment, from: Press, to: Press): number {
+  if (from.finger === 1 || to.finger === 1)
+    return openingStrain(moment, from, to) + crowdingStrain(moment, from, to) + passStrain(moment, from, to);
+  return openingStrain(moment, from, to) + crowdingStrain(moment, from, to) + crossingStrain(moment, from, to);
+}
+
+/**
+ * Whether the hand lets go between two onsets and is carried: where nothing is held over and that strains less than
+ * joining them with the fingers would.
+ */
+export function letsGo(moment: Moment): boolean {
+  const { now, before } = moment;
+  if (before === null || before.struck.length === 0 || now.struck.length === 0) return false;
+  if (now.held.length > 0 || now.onset.swept) return false;
+  return boundStrain(moment) > breakPrice(moment);
+}
+
+type Visit = (from: Press, to: Press, share: number) => void;
+
+/**
+ * Every pair of a finger that struck before and one that strikes now, with the share of it that is really stretched.
+ * Between chords the pairs share one note's weight, for the hand moves as a whole. Within a rolled chord nothing has
+ * to stretch: the hand sweeps; nor where it lets go.
+ */
+export function eachJoinPair(moment: Moment, visit: Visit): void {
+  const { now, before, letGo } = moment;
+  if (before === null || letGo || now.onset.swept) return;
+  const share = 1 / (Math.max(1, before.struck.length) * Math.max(1, now.struck.length));
+  for (const from of before.struck) {
+    if (now.struck.length === 0 || now.held.includes(from)) continue;
+    const legato = share * legatoShare(from, moment);
+    for (const to of now.struck) if (from.finger !== to.finger) visit(from, to, legato);
+  }
 }

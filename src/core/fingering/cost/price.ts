@@ -5,7 +5,7 @@ import { frameAfter, press, type Frame, type Press } from "../frames/frame";
 import type { Task } from "../study/task";
 import type { CauseFound, Moment, Tell } from "./cause";
 import { CAUSES } from "./causes";
-import { isCarried } from "./join";
+import { letsGo } from "./join";
 
 /** One cause found at one stroke. */
 interface Finding extends CauseFound {
@@ -31,10 +31,12 @@ export function price(task: Task, digits: Digits): Priced {
   const findings: Finding[] = [];
   const byStroke = new Float64Array(task.line.strokes.length);
   let total = 0;
+  let letGoBefore = false;
   const frames = framesOf(task, digits);
   frames.forEach((now, index) => {
     const steps = { ...task, now, before: frames[index - 1] ?? null, earlier: frames[index - 2] ?? null };
-    const moment: Moment = { ...steps, carried: isCarried({ ...steps, carried: false }) };
+    const moment: Moment = { ...steps, letGo: letsGo({ ...steps, letGo: false, letGoBefore: false }), letGoBefore };
+    letGoBefore = moment.letGo;
     for (const cause of CAUSES) {
       const tell: Tell = (stroke, amount, strain, finger, other) => {
         findings.push({ cause: cause.id, stroke, amount, strain, finger, other });

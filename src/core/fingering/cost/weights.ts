@@ -6,8 +6,6 @@ export interface Weights {
   /** Share of the placement curve that an opening between successive notes adds, up to comfort and beyond it. */
   readonly opening: number;
   readonly openingBeyond: number;
-  /** Share by which an opening grows where the music leaves no window to close. */
-  readonly openingNoWindow: number;
   /** Strain of a wide opening held on, per mm beyond relaxed and second. */
   readonly heldOpen: number;
   /** Strain per mm missing to a safe clearance over a key beside. */
@@ -22,31 +20,33 @@ export interface Weights {
   readonly crowding: number;
   /** Share by which crowding grows where the notes come twice as fast as is easy. */
   readonly tangle: number;
-  /** Strain of letting go to carry the hand across, where the school has it so and where the pedal keeps the sound. */
+  /** Strain of a line that breaks, for any distance; the same where the school has the hand carried and where the pedal keeps the sound. */
+  readonly lineBroken: number;
   readonly carriedAcross: number;
   readonly carriedByPedal: number;
-  /** Strain per mm the hand's middle is carried beyond its rest. */
+  /** Strain per mm that the hand is carried, in the usual time. */
   readonly carry: number;
   /** Strain per ms by which the time for carrying falls short. */
   readonly shortfall: number;
-  /** Strain of a change of position over three notes, and per mm beyond comfort by the outer finger, 2 to 5. */
+  /** Strain of a change of position, in the usual time. */
   readonly position: number;
-  readonly positionPerMm: readonly [number, number, number, number];
-  /** Strain of any thumb pass; added where the thumb goes under, with the thumb on black and the other on white, and with both level. */
+  /** Share of it that is left on the note to which a thumb pass makes the move, and on the one after. */
+  readonly positionBeforePass: number;
+  readonly positionAfterPass: number;
+  /** Strain of a hand that over three onsets is as far open or closed as in comfort, in the usual time. */
+  readonly outOfPlace: number;
+  /** Strain of any thumb pass; added with the thumb on black and the other on white, with both level, and as far as the hand comes past that finger in comfort. */
   readonly thumbPass: number;
-  readonly thumbPassUnder: number;
   readonly thumbPassAgainst: number;
   readonly thumbPassLevel: number;
-  /** Strain per mm of the pass by the finger passed, 2 to 5; calibrated, and not monotone: 5 reaches no farther than 4. */
-  readonly thumbPassPerMm: readonly [number, number, number, number];
-  /** Strain of the finger passed, 2 to 5. */
-  readonly thumbPassFinger: readonly [number, number, number, number];
+  readonly thumbPassFar: number;
+  /** Strain of a pass that serves a single note. */
+  readonly forOneNote: number;
   /** Strain of fingers crossing without the thumb. */
   readonly crossing: number;
-  /** Strain of thumb and of little finger on a black key, and for each neighbour in time on a white one. */
+  /** Strain of thumb and of little finger on a black key. */
   readonly thumbOnBlack: number;
   readonly littleOnBlack: number;
-  readonly blackBesideWhite: number;
   /** Strain of each finger for merely playing, thumb first: weaker fingers more. */
   readonly weakFinger: readonly [number, number, number, number, number];
   /** Share by which that grows from middling to as loud as can be, times two, and where the finger carries the tune. */
@@ -54,11 +54,9 @@ export interface Weights {
   readonly weakInTune: number;
   /** Strain of the thumb on the softest note. */
   readonly heavyThumb: number;
-  /** Strain of 3, 4 and 5 in a row in any order, and of 3 then 4 or back. */
-  readonly weakRow: number;
-  readonly weakPair: number;
-  /** Strain of 4 on a black key beside 3 on a white one. */
-  readonly fourthInside: number;
+  /** Strain of 3 then 4 or back, per stroke a second beyond ease; of two fingers in turn, the same, times how they are bound together. */
+  readonly weakPairPerHz: number;
+  readonly alternation: number;
   /** Strain per mm of travel in or out. */
   readonly inOut: number;
   /** Strain per Hz of rotation beyond ease. */
@@ -71,12 +69,22 @@ export interface Weights {
   readonly changeOnKey: number;
   /** Strain of the thumb on two neighbouring white keys at once. */
   readonly doubledThumb: number;
-  /** Strain of one finger again on another key, and per Hz beyond ease on any. */
-  readonly sameFinger: number;
-  readonly sameFingerPerHz: number;
-  /** Strain of a note nobody plays, inside a chord and at its outside. */
+  /** Strain per Hz by which a finger, or the wrist, strikes again faster than with ease. */
+  readonly repetitionPerHz: number;
+  /** Strain of a stroke of the wrist with a whole chord, in the usual time. */
+  readonly wristStroke: number;
+  /** Strain per onset a second beyond what one hand plays with ease: of single notes, and of several at once. */
+  readonly speed: number;
+  readonly speedDouble: number;
+  /** Strain of another finger on a key that was struck one or two onsets before. */
+  readonly otherFinger: number;
+  /** Strain of a note nobody plays: inside a chord, there with another octave of it in the chord, and at its outside or of the tune. */
   readonly leftOut: number;
+  readonly leftOutDoubled: number;
   readonly leftOutOuter: number;
+  /** Strain that it is worth, a note, that a figure keeps its fingers when it returns; times as much where the player asks for it. */
+  readonly memory: number;
+  readonly memoryAsked: number;
   /** Strain of a note that changes hands, where hands are shared out anew: reading it so is work. */
   readonly handChanged: number;
   /** Strain of a note played by a resting finger. */
@@ -84,51 +92,56 @@ export interface Weights {
 }
 
 export const WEIGHTS: Weights = {
-  opening: 0.03,
-  openingBeyond: 0.501,
-  openingNoWindow: 0.5,
-  heldOpen: 0.1,
-  neighbourPerMm: 0.183,
-  holding: 0.3,
-  holdingBeyond: 1.2,
+  opening: 0.014,
+  openingBeyond: 0.199,
+  heldOpen: 0.03,
+  neighbourPerMm: 0.0535,
+  holding: 0.487,
+  holdingBeyond: 0.677,
   outOfReach: 110,
   outOfReachPerMm: 1,
-  crowding: 0.138,
+  crowding: 0.372,
   tangle: 1.5,
+  lineBroken: 74.3,
   carriedAcross: 8,
   carriedByPedal: 12,
-  carry: 0.119,
-  shortfall: 0.464,
-  position: 14.3,
-  positionPerMm: [0.0726, 0.0864, 0.207, 0.0994],
-  thumbPass: 16.4,
-  thumbPassUnder: 1.78,
-  thumbPassAgainst: 25.9,
-  thumbPassLevel: 6.91,
-  thumbPassPerMm: [0.0833, 0.0335, 0.132, 0.281],
-  thumbPassFinger: [23.4, 0.857, 1.66, 19],
-  crossing: 40,
-  thumbOnBlack: 26,
-  littleOnBlack: 4.63,
-  blackBesideWhite: 14.9,
-  weakFinger: [0, 0, 0, 3.16, 1.76],
+  carry: 0.057,
+  shortfall: 0.404,
+  position: 8,
+  positionBeforePass: 0.75,
+  positionAfterPass: 1,
+  outOfPlace: 1.59,
+  thumbPass: 18.5,
+  thumbPassAgainst: 29.7,
+  thumbPassLevel: 5.42,
+  forOneNote: 1.26,
+  thumbPassFar: 3.12,
+  crossing: 47.4,
+  thumbOnBlack: 20.7,
+  littleOnBlack: 14.3,
+  weakFinger: [0.0, 0.0, 0.0, 1.0, 0.906],
   weakPerLoad: 1.6,
   weakInTune: 0.5,
   heavyThumb: 6,
-  weakRow: 4.33,
-  weakPair: 8,
-  fourthInside: 0.451,
-  inOut: 0.197,
-  rotation: 4.95,
+  weakPairPerHz: 0.6,
+  alternation: 0.351,
+  inOut: 0.305,
+  rotation: 2.15,
   heldLost: 120,
   heldLostPedal: 30,
   heldPerMm: 0.5,
   changeOnKey: 14,
   doubledThumb: 12,
-  sameFinger: 55,
-  sameFingerPerHz: 9.71,
+  repetitionPerHz: 14.3,
+  wristStroke: 4,
+  speed: 2.2,
+  speedDouble: 5.5,
+  otherFinger: 10.3,
   leftOut: 120,
+  leftOutDoubled: 90,
   leftOutOuter: 160,
+  memory: 20,
+  memoryAsked: 4,
   handChanged: 2,
   restingFinger: 200,
 };

@@ -1,5 +1,5 @@
+import { KEYBOARD } from "../../physics";
 import { fingerName } from "../../hand/finger";
-import { pitchClassName } from "../../keyboard/pitch";
 import type { Press } from "../frames/frame";
 
 /** "1 and 5", lower finger first. */
@@ -14,6 +14,23 @@ export function mm(amount: number): string {
   return `${Math.round(amount)} mm`;
 }
 
+/** A distance in keys of a common piano, to the half: "two keys and a half"; "hardly anything" below a quarter. */
+export function keys(amount: number): string {
+  const halves = Math.round((2 * amount) / (KEYBOARD.fullOctaveWidth / 7));
+  if (halves === 0) return "hardly anything";
+  if (halves === 1) return "half a key";
+  const whole = Math.floor(halves / 2);
+  const name = whole === 1 ? "a key" : `${NUMBERS[whole] ?? whole} keys`;
+  return halves % 2 === 0 ? name : `${name} and a half`;
+}
+
+const NUMBERS = ["", "", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"];
+
+/** A stretch of time: "240 ms", or "1.5 seconds" from one second on. */
+export function seconds(amount: number): string {
+  return amount < 1000 ? ms(amount) : `${(amount / 1000).toFixed(1)} seconds`;
+}
+
 export function ms(amount: number): string {
   return `${Math.round(amount)} ms`;
 }
@@ -24,5 +41,5 @@ export function hz(amount: number): string {
 
 /** "thumb on B flat". */
 export function fingerOnKey(press: Press): string {
-  return `${fingerName(press.finger)} on ${pitchClassName(press.stroke.key)}`;
+  return `${fingerName(press.finger)} on ${press.stroke.spelled}`;
 }

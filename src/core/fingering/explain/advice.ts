@@ -36,7 +36,14 @@ export function adviceOn(study: Study, given: Fingering, better: Fingering): rea
   });
 }
 
-function stretches(notes: readonly NoteId[], given: Fingering, better: Fingering): readonly (readonly NoteId[])[] {
+/**
+ * Runs of notes on which two fingerings differ, together where fewer than APART notes of agreement lie between.
+ */
+export function stretches(
+  notes: readonly NoteId[],
+  given: Fingering,
+  better: Fingering,
+): readonly (readonly NoteId[])[] {
   const runs: NoteId[][] = [];
   let last = -Infinity;
   notes.forEach((id, at) => {

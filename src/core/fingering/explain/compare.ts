@@ -38,11 +38,11 @@ export function compare(study: Study, given: Judged["fingering"], against: Judge
 }
 
 /** Share of the mean strain by cause. */
-export function byCause({ notes }: Judged): ReadonlyMap<string, number> {
+export function byCause({ notes, onsets }: Judged): ReadonlyMap<string, number> {
   const sums = new Map<string, number>();
   const all = Object.values(notes);
   for (const { causes } of all)
-    for (const { cause, strain } of causes) sums.set(cause, (sums.get(cause) ?? 0) + strain / all.length);
+    for (const { cause, strain } of causes) sums.set(cause, (sums.get(cause) ?? 0) + strain / onsets);
   return sums;
 }
 
@@ -60,20 +60,20 @@ export function byNoteDifference(
 function sentenceOf(study: Study, differs: readonly NoteId[], causes: Comparison["causes"]): string {
   if (differs.length === 0) return "The same fingers throughout.";
   const first = study.passage.notes.find(({ id }) => id === differs[0])!;
-  const more = differs.length - 1;
-  const where = `Differs from ${placeText(first.bar, first.beat)}${more === 0 ? "" : `, on ${differs.length} notes`}`;
+  const many = differs.length === 1 ? "One note differs" : `${differs.length} notes differ`;
+  const where = `${many}, from ${placeText(first.bar, first.beat)}`;
   const gains = causes.filter(({ by }) => by < 0).slice(0, NAMED);
   const costs = causes
     .filter(({ by }) => by > 0)
     .slice(-NAMED)
     .reverse();
   const said = [
-    gains.length > 0 ? `gains ${gains.map(amount).join(" and ")}` : "gains nothing",
-    costs.length > 0 ? `costs ${costs.map(amount).join(" and ")}` : "costs nothing",
+    gains.length > 0 ? `less for ${gains.map(amount).join(" and ")}` : "nothing is gained",
+    costs.length > 0 ? `more for ${costs.map(amount).join(" and ")}` : "nothing is lost",
   ];
   return `${where}: ${said.join(", ")}.`;
 }
 
 function amount({ label, by }: Comparison["causes"][number]): string {
-  return `${Math.abs(by).toFixed(1)} on ${label}`;
+  return `${label} (${Math.abs(by).toFixed(1)})`;
 }

@@ -1,4 +1,5 @@
 import { FINGERS, type Finger } from "../../hand/finger";
+import type { Hand } from "../../hand/hand";
 import type { Onset, Stroke } from "../../passage/line";
 import { thumbTakesBoth } from "../../placement/doubled";
 import { press, type Bench, type Press } from "./frame";
@@ -13,21 +14,41 @@ export interface Candidate {
 export type PinnedDigits = Int8Array;
 
 /**
- * All ways to strike an onset that leave out as few notes as can be: fingers in their natural order,
- * the thumb on two neighbouring white keys among them, all of them within reach together, pinned notes with their fingers, resting fingers unused.
+ * All ways to strike an onset that leave out as few notes as can be, and never its tune or its bass while another note
+ * can go instead: fingers in their natural order, the thumb on two neighbouring white keys among them, all of them within
+ * reach together, pinned notes with their fingers, resting fingers unused.
  * Pins come before order and reach: where they allow no such way, any way with those fingers is taken,
  * and where two notes are pinned to one finger the higher one is left out.
  */
 export function candidatesFor(onset: Onset, pins: PinnedDigits, on: Bench): readonly Candidate[] {
   const strokes = inHandOrder(onset.struck, on);
   const isPinned = strokes.some((s) => pins[s.index]);
-  for (let leftOut = 0; leftOut <= strokes.length; leftOut++) {
-    const natural = assign(strokes, pins, on, leftOut, fitsNaturally);
-    if (natural.length > 0) return natural;
-    const forced = isPinned ? assign(strokes, pins, on, leftOut, () => true) : [];
-    if (forced.length > 0) return forced;
+  const kept = toKeep(onset.struck, on.hand);
+  for (const needed of kept.length > 0 ? [kept, []] : [[]]) {
+    for (let leftOut = 0; leftOut <= strokes.length - needed.length; leftOut++) {
+      const natural = keeping(needed, assign(strokes, pins, on, leftOut, fitsNaturally));
+      if (natural.length > 0) return natural;
+      const forced = isPinned
+        ? keeping(
+            needed,
+            assign(strokes, pins, on, leftOut, () => true),
+          )
+        : [];
+      if (forced.length > 0) return forced;
+    }
   }
   return [{ struck: [], leftOut: strokes }];
+}
+
+/** What the music is least without: the lowest note of the left hand, the highest of the right, and what is marked as tune. */
+function toKeep(struck: readonly Stroke[], { side }: Hand): readonly Stroke[] {
+  if (struck.length < 2) return [];
+  const outer = side === "left" ? struck[0] : struck.at(-1);
+  return struck.filter((stroke) => stroke === outer || stroke.tune);
+}
+
+function keeping(needed: readonly Stroke[], all: readonly Candidate[]): readonly Candidate[] {
+  return needed.length === 0 ? all : all.filter(({ leftOut }) => leftOut.every((stroke) => !needed.includes(stroke)));
 }
 
 /** Whether a finger may strike together with those already placed to its thumb side. */

@@ -5,6 +5,13 @@ import type { Pins } from "../study/fingering";
 /** Notes that are to be played by the same finger, whichever it is. */
 export type Bond = readonly NoteId[];
 
+/** A note of a figure, and those that answer it when the figure returns. */
+export interface Memory {
+  readonly note: NoteId;
+  /** Each with the strain that it may cost at most to keep the figure's finger there. */
+  readonly returns: readonly { readonly note: NoteId; readonly worth: number }[];
+}
+
 /** Fingers that are not to play a note. */
 export type RuledOut = Readonly<Record<NoteId, readonly Finger[]>>;
 
@@ -20,5 +27,8 @@ export interface Conditions {
   readonly noFourthAndFifth?: boolean;
   /** Notes that one finger must hold to their end. */
   readonly mustHold?: readonly NoteId[];
+  /** Asked for by the player: they give way only where no one finger can play all of a bond. */
   readonly bonds?: readonly Bond[];
+  /** Worth something to the memory: they give way where keeping them strains more than that. */
+  readonly memories?: readonly Memory[];
 }

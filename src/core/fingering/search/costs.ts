@@ -1,17 +1,17 @@
 import type { Cause, Moment, Tell } from "../cost/cause";
 import { CAUSES } from "../cost/causes";
-import { isCarried } from "../cost/join";
+import { letsGo } from "../cost/join";
 import type { Frame } from "../frames/frame";
 import type { Task } from "../study/task";
 
 /** The cost of a step, summed over the same causes that price a printed fingering. */
 export interface Costs {
-  /** Turns to the step from one frame to the next. */
-  enter(now: Frame, before: Frame | null): void;
+  /** Turns to the step from one frame to the next, and says whether the hand lets go between them. */
+  enter(now: Frame, before: Frame | null): boolean;
   /** Causes that look at one or two frames. */
   pair(): number;
-  /** Causes that look at three, given the frame before the two. */
-  triple(earlier: Frame | null): number;
+  /** Causes that look at three, given the frame before the two and whether the hand let go between that and the next. */
+  triple(earlier: Frame | null, letGoBefore: boolean): number;
 }
 
 const PAIR_CAUSES = CAUSES.filter((cause) => cause.frames < 3);
@@ -31,7 +31,8 @@ export function costsOf(task: Task): Costs {
     now: null as unknown as Frame,
     before: null,
     earlier: null,
-    carried: false,
+    letGo: false,
+    letGoBefore: false,
   };
   let sum = 0;
   const tell: Tell = (_stroke, _amount, strain) => {
@@ -47,15 +48,16 @@ export function costsOf(task: Task): Costs {
       moment.now = now;
       moment.before = before;
       moment.earlier = null;
-      moment.carried = false;
-      moment.carried = isCarried(moment);
+      moment.letGo = false;
+      return (moment.letGo = letsGo(moment));
     },
     pair() {
       moment.earlier = null;
       return over(PAIR_CAUSES);
     },
-    triple(earlier) {
+    triple(earlier, letGoBefore) {
       moment.earlier = earlier;
+      moment.letGoBefore = letGoBefore;
       return over(TRIPLE_CAUSES);
     },
   };

@@ -3,7 +3,7 @@ import type { Onset } from "../../passage/line";
 import type { Layer } from "./layer";
 
 /** What a layer has besides its own frames and candidates: the same wherever the same figure is played the same way. */
-export type Steps = Pick<Layer, "from" | "by" | "ending" | "pair" | "triple" | "tripleStart">;
+export type Steps = Pick<Layer, "from" | "by" | "ending" | "letGo" | "pair" | "triple" | "tripleStart">;
 
 /**
  * Steps and their costs, kept by what they depend on: the keys of two or three onsets as seen from the lowest, the
@@ -39,11 +39,16 @@ function keyFor(layers: readonly Layer[], onsets: readonly Onset[], index: numbe
   }
   let code = `${index - first}:${lowest % 12}`;
   for (let i = first; i <= index; i++) {
-    const { struck, gap, swept, sign } = onsets[i]!;
     // The time before the first of them bears on none of their steps.
-    code += i === first ? ";" : `;${gap}${swept ? "~" : ""}`;
-    for (const { key } of struck) code += `,${key - lowest}`;
-    if (sign !== "") code += sign;
+    code += i === first ? ";" : `;${onsets[i]!.gap}${onsets[i]!.swept ? "~" : ""}`;
+    code += signOf(onsets[i]!, lowest);
   }
   return code;
+}
+
+/** The keys of an onset as seen from the lowest, what its strokes are beyond that, and whether it is the last. */
+function signOf({ struck, last, sign }: Onset, lowest: number): string {
+  let code = "";
+  for (const { key } of struck) code += `,${key - lowest}`;
+  return code + sign + (last ? "!" : "");
 }

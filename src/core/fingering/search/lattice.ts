@@ -39,8 +39,8 @@ export function latticeOf(task: Task, pins?: PinnedDigits): Lattice {
     const pairKey = playable && index > 0 ? (known?.keyFor(layers, onsets, index, 2) ?? null) : null;
     const pairs = pairKey === null ? undefined : known!.pairs.get(pairKey);
     const layer = laidOut(layers[index - 1] ?? null, layers[index - 2] ?? null, onset, candidates, task, costs, pairs);
-    const { from, by, ending, pair, triple, tripleStart } = layer;
-    keep(known?.steps, playable ? key : null, { from, by, ending, pair, triple, tripleStart });
+    const { from, by, ending, letGo, pair, triple, tripleStart } = layer;
+    keep(known?.steps, playable ? key : null, { from, by, ending, letGo, pair, triple, tripleStart });
     keep(known?.pairs, pairKey, pair);
     return layer;
   }
@@ -52,6 +52,7 @@ class MetLayer implements Layer {
   readonly from;
   readonly by;
   readonly ending;
+  readonly letGo;
   readonly pair;
   readonly triple;
   readonly tripleStart;
@@ -59,13 +60,14 @@ class MetLayer implements Layer {
   private lying: readonly Frame[] | null = null;
 
   constructor(
-    { from, by, ending, pair, triple, tripleStart }: Steps,
+    { from, by, ending, letGo, pair, triple, tripleStart }: Steps,
     private readonly onset: Onset,
     private readonly task: Task,
   ) {
     this.from = from;
     this.by = by;
     this.ending = ending;
+    this.letGo = letGo;
     this.pair = pair;
     this.triple = triple;
     this.tripleStart = tripleStart;
@@ -105,6 +107,7 @@ function laidOut(
   const ending: number[][] = [];
   const known: Known = new Map();
   const [from, by, tripleStart] = [new Int32Array(count), new Int32Array(count), new Int32Array(count)];
+  const letGo = new Uint8Array(count);
   const pair = pairs ?? new Float64Array(count);
   const triple = new Float64Array(
     prior === null ? 0 : prior.ending.reduce((sum, states) => sum + states.length, 0) * candidates.length,
@@ -117,15 +120,15 @@ function laidOut(
       from[state] = f;
       by[state] = c;
       endIn(frames, ending, known, frame, c, state);
-      costs.enter(frame, froms[f] as Frame | null);
-      if (pairs === undefined) pair[state] = costs.pair() + (prior === null ? costs.triple(null) : 0);
+      letGo[state] = Number(costs.enter(frame, froms[f] as Frame | null));
+      if (pairs === undefined) pair[state] = costs.pair() + (prior === null ? costs.triple(null, false) : 0);
       tripleStart[state] = filled;
       for (const before of prior?.ending[f] ?? [])
-        triple[filled++] = costs.triple(beforePrior?.frames[prior!.from[before]!] ?? null);
+        triple[filled++] = costs.triple(beforePrior?.frames[prior!.from[before]!] ?? null, prior!.letGo[before] === 1);
     }
   }
   const free = frames.every(({ held, struck }) => held.length === 0 && struck.length > 0);
-  return { frames, candidates, free, from, by, ending, pair, triple, tripleStart };
+  return { frames, candidates, free, from, by, ending, letGo, pair, triple, tripleStart };
 }
 
 /** Adds a state to those that end in its frame, which is added where it is new. */

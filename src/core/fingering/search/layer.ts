@@ -18,6 +18,8 @@ export interface Layer {
   readonly by: Int32Array;
   /** States that end in frame f are `ending[f]`. */
   readonly ending: readonly (readonly number[])[];
+  /** 1 where the hand lets go in state s. */
+  readonly letGo: Uint8Array;
   /** Cost of state s itself: causes that look at one frame or two. In the first layer all causes. */
   readonly pair: Float64Array;
   /** Cost of coming to state s from the n-th state that ends in its first frame: `triple[tripleStart[s] + n]`. */

@@ -30,7 +30,7 @@ function taskOf(given: Passage, side: Side, manner: Manner = MANNER, span = 195)
   };
 }
 
-/** Every way to give one onset digits, by the rule as stated: fewest left out, fingers in order, all in reach together. */
+/** Every way to give one onset digits, by the rule as stated: tune and bass kept, fewest left out, fingers in order, all in reach together. */
 function waysAt(task: Task, onset: Onset, pins: Int8Array): number[][] {
   let ways: number[][] = [[]];
   for (let i = 0; i < onset.struck.length; i++)
@@ -40,8 +40,12 @@ function waysAt(task: Task, onset: Onset, pins: Int8Array): number[][] {
     if (onset.struck.some((stroke, i) => pins[stroke.index] && way[i] !== pins[stroke.index])) return false;
     return inNaturalOrder(presses) && holdable(task, presses);
   });
-  const fewest = Math.min(...legal.map((way) => way.filter((d) => d === 0).length));
-  return legal.filter((way) => way.filter((d) => d === 0).length === fewest);
+  // Never the highest of the right or the lowest of the left while another note can go instead.
+  const outer = task.line.side === "right" ? onset.struck.length - 1 : 0;
+  const kept = legal.filter((way) => onset.struck.length < 2 || way[outer] !== 0);
+  const open = kept.length > 0 ? kept : legal;
+  const fewest = Math.min(...open.map((way) => way.filter((d) => d === 0).length));
+  return open.filter((way) => way.filter((d) => d === 0).length === fewest);
 }
 
 /** The thumb may lie on two neighbouring white keys, if those are the first of the hand. */
@@ -176,10 +180,10 @@ describe("the search", () => {
     expect(search(taskOf(passage([]), "right"), new Int8Array(0), 3)).toEqual([{ total: 0, digits: new Int8Array(0) }]);
   });
 
-  it("takes pins before reach, and leaves out the higher of two notes pinned to one finger", () => {
+  it("takes pins before reach, and plays one of two notes pinned to one finger", () => {
     const task = taskOf(passage([note("a", 60, "0", "1"), note("b", 76, "0", "1")]), "right");
     expect([...search(task, Int8Array.of(4, 5), 1)[0]!.digits]).toEqual([4, 5]);
     const both = [...search(task, Int8Array.of(3, 3), 1)[0]!.digits];
-    expect(both).toEqual([3, 0]);
+    expect(both.filter(Boolean)).toEqual([3]);
   });
 });

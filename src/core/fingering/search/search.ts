@@ -7,7 +7,7 @@ import type { Task } from "../study/task";
 import { latticeOf, type Lattice } from "./lattice";
 import type { Layer } from "./layer";
 import { waysTo, type Open, type Ways } from "./ways";
-import { keepsPins, keepsToAllowed, pinsOnly, type Terms } from "./terms";
+import { addedTo, keepsPins, keepsToAllowed, pinsOnly, type Terms } from "./terms";
 
 /** A fingering found, with the sum of its strains. */
 export interface PathFound {
@@ -46,9 +46,11 @@ export function* searching(lattice: Lattice, terms: Terms, k: number): Generator
     }
     const prior = index === 0 ? null : { layer: lattice.layer(index - 1), ways: ways! };
     const shut = prior && shutSteps(terms, prior.layer, layer, line.onsets[index]!, lattice);
-    let now = waysTo(layer, open, shut, prior, k, spare);
+    const added = addedTo(terms, terms.dearer ? layer.candidates : [], line.onsets[index]!);
+    let now = waysTo(layer, { open, shut, added }, prior, k, spare);
     // Where the conditions on steps leave no way on, they give way here.
-    if (shut && now.counts.every((count) => count === 0)) now = waysTo(layer, open, null, prior, k, null);
+    if (shut && now.counts.every((count) => count === 0))
+      now = waysTo(layer, { open, shut: null, added }, prior, k, null);
     backs.push(now.back);
     [spare, ways] = [ways, now];
     yield { done: index + 1, of: line.onsets.length };

@@ -1,5 +1,5 @@
 import { isBlack } from "../../keyboard/pitch";
-import type { Line } from "../../passage/line";
+import type { Line, Onset } from "../../passage/line";
 import type { Candidate, PinnedDigits } from "../frames/candidates";
 import type { Conditions } from "./conditions";
 import type { Digits, Fingering } from "../study/fingering";
@@ -15,6 +15,8 @@ export interface Terms {
   readonly mustHold: Uint8Array;
   readonly anyMustHold: boolean;
   readonly noFourthAndFifth: boolean;
+  /** Strain added where a stroke is played by some finger, by Stroke.index and then by finger, 1 to 5; see search/bonded. */
+  readonly dearer?: ReadonlyMap<number, Float64Array>;
 }
 
 /** Pins alone. */
@@ -47,6 +49,14 @@ export function termsOf(line: Line, conditions: Conditions): Terms {
 
 function bits(fingers: readonly Finger[]): number {
   return fingers.reduce((mask, finger) => mask | (1 << finger), 0);
+}
+
+/** Strain that the terms add to each candidate of an onset; null where they add none. */
+export function addedTo({ dearer }: Terms, candidates: readonly Candidate[], { struck }: Onset): Float64Array | null {
+  if (dearer === undefined || !struck.some(({ index }) => dearer.has(index))) return null;
+  return Float64Array.from(candidates, (candidate) =>
+    candidate.struck.reduce((sum, { finger, stroke }) => sum + (dearer.get(stroke.index)?.[finger] ?? 0), 0),
+  );
 }
 
 /** Whether a candidate plays every pinned stroke of its onset with the pinned finger. */

@@ -13,16 +13,23 @@ export interface Ways {
   readonly back: Int32Array;
 }
 
+/** What the player's terms make of a layer. */
+export interface Asked {
+  readonly open: Open;
+  /** By state, 1 where it may not be entered; null where all may. */
+  readonly shut: Uint8Array | null;
+  /** Strain added by candidate; null where none is. */
+  readonly added: Float64Array | null;
+}
+
 /**
  * The k cheapest ways to come to each state of a layer, by state and rank; totals are strains summed over the onsets so far.
- * @param shut by state, 1 where it may not be entered
  * @param prior the layer before and its ways; null for the first
  * @param spare ways no longer needed, whose totals and counts are written over where they are large enough
  */
 export function waysTo(
   layer: Layer,
-  open: Open,
-  shut: Uint8Array | null,
+  { open, shut, added }: Asked,
   prior: { readonly layer: Layer; readonly ways: Ways } | null,
   k: number,
   spare: Ways | null,
@@ -36,7 +43,7 @@ export function waysTo(
   };
   for (let state = 0; state < count; state++) {
     if ((open !== "all" && !open[layer.by[state]!]) || shut?.[state]) continue;
-    const pair = layer.pair[state]!;
+    const pair = layer.pair[state]! + (added ? added[layer.by[state]!]! : 0);
     if (prior === null) keep(ways, state, pair, -1, k);
     else if (k === 1) extendByBest(ways, state, pair, layer, prior.layer.ending[layer.from[state]!]!, prior.ways);
     else extend(ways, state, pair, layer, prior.layer.ending[layer.from[state]!]!, prior.ways, k);

@@ -12,6 +12,7 @@ import { WEIGHTS, type Weights } from "../cost/weights";
 import type { Conditions } from "../search/conditions";
 import type { Digits, Fingering } from "./fingering";
 import { searchingBonded } from "../search/bonded";
+import { tiesOf } from "../search/ties";
 import { mergeBest, type Costed } from "../search/merge";
 import { digitsOf, fingeringOf, termsOf, type Terms } from "../search/terms";
 import { latticeOf, type Lattice } from "../search/lattice";
@@ -32,8 +33,10 @@ export interface Study {
 /** A fingering of both hands with its judgement. */
 export interface Judged {
   readonly fingering: Fingering;
-  /** Mean strain over the notes fingered or left out, 0 to 100 and beyond. */
+  /** Mean strain over the onsets of both hands, 0 to 100 and beyond: a chord is one moment, however many notes it has. */
   readonly strain: number;
+  /** How many onsets that is. */
+  readonly onsets: number;
   /** The most strained note; null in an empty passage. */
   readonly peak: { readonly note: NoteId; readonly strain: number } | null;
   readonly notes: Readonly<Record<NoteId, NoteJudged>>;
@@ -111,7 +114,7 @@ export interface Solved {
 
 /**
  * The k best fingerings that keep to some conditions, best first, hands searched apart and put together exactly;
- * with bonds see search/bonded. A generator, so that the caller can stop between onsets.
+ * with bonds or memories see search/bonded; totals count what a memory that gave way was worth. A generator, so that the caller can stop between onsets.
  */
 export function* solving(
   lattices: readonly Lattice[],
@@ -120,9 +123,9 @@ export function* solving(
 ): Generator<Progress, readonly Solved[]> {
   const of = lattices.reduce((sum, { task }) => sum + task.line.onsets.length, 0);
   const terms = lattices.map(({ task }) => termsOf(task.line, conditions));
-  const { bonds = [] } = conditions;
-  const { found, exact } = yield* bonds.length > 0
-    ? searchingBonded(lattices, terms, bonds, k)
+  const ties = tiesOf(conditions, lattices);
+  const { found, exact } = yield* ties.length > 0
+    ? searchingBonded(lattices, terms, ties, k)
     : searchingApart(lattices, terms, k, of);
   return found.map(({ total, item }) => ({
     fingering: Object.assign({}, ...lattices.map(({ task }, i) => fingeringOf(task.line, item[i]!))) as Fingering,
@@ -166,7 +169,7 @@ export function bestFingerings(study: Study, conditions: Conditions, k: number):
 export function judge(study: Study, given: Fingering): Judged {
   const notes: Record<NoteId, { strain: number; causes: CauseJudged[] }> = {};
   let total = 0;
-  let count = 0;
+  let onsets = 0;
   for (const task of tasksOf(study)) {
     const priced = price(task, digitsOf(task.line, given));
     for (const stroke of task.line.strokes) {
@@ -179,10 +182,10 @@ export function judge(study: Study, given: Fingering): Judged {
       for (const note of found.stroke.notes) notes[note]!.causes.push(judged);
     }
     total += priced.total;
-    count += task.line.strokes.length;
+    onsets += task.line.onsets.length;
   }
   for (const note of Object.values(notes)) note.causes.sort((a, b) => b.strain - a.strain);
-  return { fingering: given, strain: count === 0 ? 0 : total / count, peak: peakOf(study, notes), notes };
+  return { fingering: given, strain: onsets === 0 ? 0 : total / onsets, onsets, peak: peakOf(study, notes), notes };
 }
 
 function peakOf(study: Study, notes: Readonly<Record<NoteId, NoteJudged>>): Judged["peak"] {

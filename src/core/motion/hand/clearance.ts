@@ -1,5 +1,5 @@
 import { clearanceBetween } from "../../fingering/cost/clearance";
-import { apart } from "../../fingering/cost/stretch";
+import { apart } from "../../fingering/cost/pairs";
 import type { Frame, Press } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
 import { limitsOf } from "../../hand/hand";

@@ -26,5 +26,5 @@ export function optionConditions(
 ): Conditions {
   const asked = { pins, ruledOut, noThumbOnBlack, noFourthAndFifth };
   const conditions = leaningConditions(study, leaning, asked, leaning.tying ?? tying, figures);
-  return { ...conditions, bonds: [...(conditions.bonds ?? []), ...bondsOfTies(ties)] };
+  return { ...conditions, bonds: bondsOfTies(ties) };
 }

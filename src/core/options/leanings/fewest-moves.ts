@@ -7,7 +7,6 @@ export const fewestMoves: Leaning = {
   weigh: (plain) =>
     times(plain, {
       position: 2,
-      positionPerMm: 2,
       thumbPass: 2,
       carry: 2,
       carriedAcross: 2,

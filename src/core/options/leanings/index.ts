@@ -1,5 +1,5 @@
 import { balanced } from "./balanced";
-import { bound } from "./bound";
+import { legato } from "./legato";
 import { carried } from "./carried";
 import { clearestAtSpeed } from "./clearest-at-speed";
 import { fewestMoves } from "./fewest-moves";
@@ -16,7 +16,7 @@ export const LEANINGS: readonly Leaning[] = [
   clearestAtSpeed,
   strongOnTune,
   sameFigure,
-  bound,
+  legato,
   carried,
 ];
 
@@ -27,7 +27,7 @@ export const LEANING_IDS = [
   "clearest-at-speed",
   "strong-on-tune",
   "same-figure",
-  "bound",
+  "legato",
   "carried",
 ] as const;
 

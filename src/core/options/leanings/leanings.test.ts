@@ -35,7 +35,7 @@ describe("leanings", () => {
 
   it("carried: lets the hand go where bound passes the thumb", () => {
     const arpeggio = studyOfKeys([48, 52, 55, 60, 64, 67, 72, 76, 79]);
-    expect(causesOf(arpeggio, "bound")["thumb-pass"]).toBeGreaterThan(0);
+    expect(causesOf(arpeggio, "legato")["thumb-pass"]).toBeGreaterThan(0);
     const of = (id: LeaningId) => {
       const leaning = leaningById(id);
       const study = { ...arpeggio, manner: { ...arpeggio.manner, ...leaning.manner } };

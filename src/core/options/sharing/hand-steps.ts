@@ -16,6 +16,8 @@ export interface Stand {
   readonly name: string;
   readonly now: Frame | null;
   readonly before: Frame | null;
+  /** Whether the hand let go between the two. */
+  readonly letGo: boolean;
   readonly steps: Map<number, readonly HandStep[]>;
 }
 
@@ -40,7 +42,7 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
   const stands = new Map<string, Stand>();
   const candidates = new Map<number, readonly Candidate[]>();
   const noPins = new Int8Array(strokeCount);
-  return { side: task.line.side, start: stand(null, "", null), from, forget };
+  return { side: task.line.side, start: stand(null, "", null, false), from, forget };
 
   function from(at: Stand, onset: Onset, strokes: readonly Stroke[]): readonly HandStep[] {
     let bits = 0;
@@ -57,9 +59,9 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
     const own: Onset = { ...onset, struck: strokes, gap, swept };
     return waysTo(key, own).map(({ struck, leftOut }, way) => {
       const frame = frameAfter(at.now, own, struck, leftOut, task);
-      costs.enter(frame, at.now);
+      const letGo = costs.enter(frame, at.now);
       const pair = costs.pair();
-      return { to: stand(frame, nameOf(frame, key, way), at), strain: pair + costs.triple(at.before) };
+      return { to: stand(frame, nameOf(frame, key, way), at, letGo), strain: pair + costs.triple(at.before, at.letGo) };
     });
   }
 
@@ -80,11 +82,11 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
   }
 
   /** A stand is known by its last frame and the one before: what came earlier no longer matters. */
-  function stand(now: Frame | null, name: string, from: Stand | null): Stand {
+  function stand(now: Frame | null, name: string, from: Stand | null, letGo: boolean): Stand {
     const known = `${name}<${from?.name ?? ""}`;
     let found = stands.get(known);
     if (found === undefined) {
-      found = { id: stands.size, name, now, before: from?.now ?? null, steps: new Map() };
+      found = { id: stands.size, name, now, before: from?.now ?? null, letGo, steps: new Map() };
       stands.set(known, found);
     }
     return found;

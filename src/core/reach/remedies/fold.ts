@@ -1,5 +1,6 @@
 import { REMEDY_LOSS } from "../../physics";
-import { isOnKeyboard, pitchName } from "../../keyboard/pitch";
+import { isOnKeyboard } from "../../keyboard/pitch";
+import { noteName } from "../../passage/note";
 import type { Proposal, Remedy } from "../remedy";
 import { givable, isBass, isTune } from "../voices";
 
@@ -22,7 +23,7 @@ export const fold: Remedy = {
             kind: "fold",
             notes: { [d.note.id]: { kind: "fold", octaves } },
             loss: outer ? REMEDY_LOSS.foldOuter : REMEDY_LOSS.fold,
-            words: `Play ${pitchName(d.key)} an octave ${octaves > 0 ? "higher" : "lower"}.`,
+            words: `Play ${noteName(d.note)} an octave ${octaves > 0 ? "higher" : "lower"}.`,
           },
         ];
       }),

@@ -1,5 +1,5 @@
 import { REMEDY_LOSS } from "../../physics";
-import { pitchName } from "../../keyboard/pitch";
+import { noteName } from "../../passage/note";
 import type { Remedy } from "../remedy";
 import { givable, isBass, isDoubled, isTune } from "../voices";
 
@@ -17,7 +17,7 @@ export const omit: Remedy = {
             kind: "omit",
             notes: { [d.note.id]: { kind: "omit" } },
             loss: outer ? REMEDY_LOSS.omitOuter : doubled ? REMEDY_LOSS.omitDoubled : REMEDY_LOSS.omit,
-            words: `Leave out ${pitchName(d.key)}, ${outer ?? (doubled ? "which sounds in another octave" : "an inner note")}.`,
+            words: `Leave out ${noteName(d.note)}, ${outer ?? (doubled ? "which sounds in another octave" : "an inner note")}.`,
           };
         }),
 };

@@ -1,6 +1,6 @@
 import { REMEDY_LOSS } from "../../physics";
 import { FINGERS, type Side } from "../../hand/finger";
-import { pitchName } from "../../keyboard/pitch";
+import { noteName } from "../../passage/note";
 import { holdKeys } from "../../placement/hold";
 import type { Down, Predicament } from "../predicament";
 import type { Proposal, Remedy } from "../remedy";
@@ -34,5 +34,5 @@ function moved(predicament: Predicament, count: number): readonly Proposal[] {
 }
 
 function named(down: readonly Down[]): string {
-  return down.map((d) => pitchName(d.key)).join(" and ");
+  return down.map((d) => noteName(d.note)).join(" and ");
 }

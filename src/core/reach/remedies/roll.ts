@@ -1,9 +1,9 @@
 import { carryTime } from "../../fingering/cost/fitts";
 import { limitsOf } from "../../hand/hand";
 import { keyMiddle, whiteWidth } from "../../keyboard/geometry";
-import { pitchClass, pitchName } from "../../keyboard/pitch";
+import { pitchClass } from "../../keyboard/pitch";
 import { MOTION, REMEDY_LOSS } from "../../physics";
-import type { NoteId } from "../../passage/note";
+import { noteName, type NoteId } from "../../passage/note";
 import type { NoteRemedy } from "../../passage/remedied";
 import type { Allowances } from "../allowances";
 import { downAt, type Down, type Predicament } from "../predicament";
@@ -52,8 +52,10 @@ function rolled(
     (upward ? 0 : REMEDY_LOSS.rollDownward) +
     (blurred ? REMEDY_LOSS.rollBlurred : 0) +
     (pedal ? 0 : REMEDY_LOSS.rollNotCaught) +
+    (order.some(({ note }) => note.accent) ? REMEDY_LOSS.rollAccented : 0) +
+    REMEDY_LOSS.rollHurried * Math.min(1, inAll / timeFor(p, before)) ** 3 +
     inAll * REMEDY_LOSS.rollPerMs;
-  const way = `Roll it ${upward ? "upward" : "downward"} from ${pitchName(order[0]!.key)} to ${pitchName(order[last]!.key)}`;
+  const way = `Roll it ${upward ? "upward" : "downward"} from ${noteName(order[0]!.note)} to ${noteName(order[last]!.note)}`;
   const when = before ? "ending on the beat" : "beginning on the beat";
   const held = pedal ? "The pedal must catch it" : "Without pedal its first notes end early";
   const blur = !pedal
@@ -62,6 +64,11 @@ function rolled(
       ? "; the harmony changes here, and a pedal change would blur it."
       : "; no pedal change blurs it.";
   return { kind: "roll", notes, loss, words: `${way}, ${inAll} ms from first to last, ${when}. ${held}${blur}` };
+}
+
+/** ms in which a roll must be over: since the onset before where it ends on the beat, else until the next one. */
+function timeFor({ task: { line }, onset }: Predicament, before: boolean): number {
+  return before ? onset.gap : (line.onsets[onset.index + 1]?.gap ?? Infinity);
 }
 
 /** ms between strokes that this hand needs: fingers in a row, carried between by what they cannot open to in comfort. */

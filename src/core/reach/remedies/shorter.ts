@@ -1,5 +1,5 @@
 import { REMEDY_LOSS } from "../../physics";
-import { pitchName } from "../../keyboard/pitch";
+import { noteName } from "../../passage/note";
 import { subtract } from "../../time/beats";
 import type { Remedy } from "../remedy";
 
@@ -12,10 +12,10 @@ export const shorter: Remedy = {
       ? []
       : down
           .filter((d) => !d.struck)
-          .map(({ note, key }) => ({
+          .map(({ note }) => ({
             kind: "shorter",
             notes: { [note.id]: { kind: "shorter", duration: subtract(onset.at, note.onset) } },
             loss: REMEDY_LOSS.shorter,
-            words: `Let ${pitchName(key)} go here and let the pedal sound it on.`,
+            words: `Let ${noteName(note)} go here and let the pedal sound it on.`,
           })),
 };

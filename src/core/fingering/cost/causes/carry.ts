@@ -1,20 +1,23 @@
+import { pace } from "../pace";
+import { travelBetween } from "../travel";
+import { keys } from "../words";
 import type { Cause } from "../cause";
-import { mm } from "../words";
 
-/** The hand's middle carried sideways from one onset to the next. */
+/** The hand carried sideways from one onset to the next, farther than its fingers reach in comfort. */
 export const carry: Cause = {
   id: "carry",
   label: "hand carried",
   unit: "mm",
   frames: 2,
-  source: "Distance between the resting middles of the hand; straight weight, a choice.",
-  find({ now, before, weights }, tell) {
+  source:
+    "mm outside the comfortable range of the pair that asks for most; straight weight, more the faster: a choice.",
+  find({ hand, now, before, weights }, tell) {
     const first = now.struck[0];
-    if (before === null || first === undefined || before.struck.length === 0) return;
-    const distance = Math.abs(now.centre - before.centre);
+    if (before === null || first === undefined || before.struck.length === 0 || now.onset.swept) return;
+    const distance = travelBetween(hand, before, now);
     if (distance < 1) return;
-    tell(first.stroke, distance, distance * weights.carry, first, before.struck[0] ?? null);
+    tell(first.stroke, distance, distance * weights.carry * pace(now.onset.gap), first, before.struck[0] ?? null);
   },
   spared: () => "the hand need not be carried",
-  say: ({ amount }) => `the hand is carried ${mm(amount)}`,
+  say: ({ amount }) => `the arm carries the hand ${keys(amount)}`,
 };

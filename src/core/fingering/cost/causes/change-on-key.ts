@@ -1,5 +1,4 @@
 import type { Cause } from "../cause";
-import { pitchClassName } from "../../../keyboard/pitch";
 
 /** A held key given silently to another finger, so that the first can go on. */
 export const changeOnKey: Cause = {
@@ -16,6 +15,5 @@ export const changeOnKey: Cause = {
     }
   },
   spared: () => "no finger changes on the held key",
-  say: ({ finger, other }) =>
-    `from ${other?.finger} to ${finger!.finger} on the held ${pitchClassName(finger!.stroke.key)}`,
+  say: ({ finger, other }) => `from ${other?.finger} to ${finger!.finger} on the held ${finger!.stroke.spelled}`,
 };

@@ -1,6 +1,8 @@
+import { eachJoinPair } from "../join";
+import { apart } from "../pairs";
+import { crossingStrain } from "../stretch";
+import { fingers } from "../words";
 import type { Cause } from "../cause";
-import { boundShare } from "../join";
-import { fingers, mm } from "../words";
 
 /** Fingers crossing one another without the thumb. */
 export const crossing: Cause = {
@@ -10,19 +12,12 @@ export const crossing: Cause = {
   frames: 2,
   source: "A choice: long fingers cross only where nothing else serves.",
   find(moment, tell) {
-    const { now, before, weights, carried } = moment;
-    if (before === null || carried || now.struck.length === 0) return;
-    const pairs = 1 / (Math.max(1, before.struck.length) * Math.max(1, now.struck.length));
-    for (const from of before.struck) {
-      if (from.finger === 1) continue;
-      const share = pairs * boundShare(from, moment);
-      for (const to of now.struck) {
-        if (to.finger === 1 || to.finger === from.finger) continue;
-        const crossed = from.finger < to.finger ? from.x - to.x : to.x - from.x;
-        if (crossed > 0 && share > 0) tell(to.stroke, crossed, share * weights.crossing, to, from);
-      }
-    }
+    eachJoinPair(moment, (from, to, share) => {
+      const crossed = -apart(from, to);
+      if (from.finger === 1 || to.finger === 1 || crossed <= 0) return;
+      tell(to.stroke, crossed, share * crossingStrain(moment, from, to), to, from);
+    });
   },
   spared: () => "no fingers cross",
-  say: ({ amount, finger, other }) => `${fingers(other, finger)} cross by ${mm(amount)}`,
+  say: ({ finger, other }) => `${fingers(other, finger)} cross`,
 };

@@ -1,5 +1,5 @@
 import type { Cause } from "../cause";
-import { eachJoinPair } from "../pairs";
+import { eachJoinPair } from "../join";
 import { closerBy, crowdingStrain } from "../stretch";
 import { fingers, mm } from "../words";
 
@@ -18,5 +18,6 @@ export const crowding: Cause = {
     });
   },
   spared: () => "no fingers are crowded",
-  say: ({ amount, finger, other }) => `${fingers(other, finger)} are ${mm(amount)} closer than relaxed`,
+  say: ({ amount, finger, other }) =>
+    `${fingers(other, finger)} squeeze together${amount < 1 ? "" : `, ${mm(amount)} closer than at rest`}`,
 };

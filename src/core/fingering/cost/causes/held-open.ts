@@ -2,15 +2,16 @@ import type { Press } from "../../frames/frame";
 import type { Cause, Moment } from "../cause";
 import { freeBefore } from "../join";
 import { openBeyond } from "../stretch";
-import { fingers } from "../words";
+import { fingers, seconds } from "../words";
 
 /** A wide opening kept up from one onset to the next, without a window in which the hand could close. */
 export const heldOpen: Cause = {
   id: "held-open",
   label: "opening held on",
-  unit: "mm x ms",
+  unit: "ms",
   frames: 2,
-  source: "mm beyond relaxed of the widest pair kept down, times the ms it is kept; straight weight, a choice.",
+  source:
+    "mm beyond relaxed of the widest pair kept down, times the ms it is kept, which is its amount; straight weight, a choice.",
   find(moment, tell) {
     const { now, before, weights } = moment;
     const at = before?.struck[0];
@@ -19,12 +20,10 @@ export const heldOpen: Cause = {
     if (widest === null) return;
     const ms = now.onset.gap - Math.max(freeBefore(widest.from, moment), freeBefore(widest.to, moment));
     if (ms <= 0) return;
-    const amount = widest.mm * ms;
-    tell(at.stroke, amount, (amount / 1000) * weights.heldOpen, widest.to, widest.from);
+    tell(at.stroke, ms, ((widest.mm * ms) / 1000) * weights.heldOpen, widest.to, widest.from);
   },
   spared: () => "no opening is held on",
-  say: ({ amount, finger, other }) =>
-    `${fingers(other, finger)} find no window to close: ${Math.round(amount / 100) / 10} mm times seconds held open`,
+  say: ({ amount, finger, other }) => `${fingers(other, finger)} stay stretched for ${seconds(amount)}`,
 };
 
 function widestPair(

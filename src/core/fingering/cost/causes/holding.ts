@@ -6,7 +6,7 @@ import type { Placement } from "../../../placement/placement";
 import type { Press } from "../../frames/frame";
 import type { Cause } from "../cause";
 import type { Weights } from "../weights";
-import { fingers, mm } from "../words";
+import { fingers, keys, mm } from "../words";
 
 /** Several keys held down together: what the easiest placement of the hand on them costs. */
 export const holding: Cause = {
@@ -26,12 +26,15 @@ export const holding: Cause = {
     const { pair, amount } = nearestOf(found);
     const find = (finger: Finger | undefined): Press | null =>
       struck.find((p) => p.finger === finger) ?? held.find((p) => p.finger === finger) ?? null;
-    for (const at of struck) tell(at.stroke, amount, weighed, find(pair?.[1]) ?? at, find(pair?.[0]));
+    const [lower, upper] = [find(pair?.[0]), find(pair?.[1])];
+    // It falls once, on the note whose finger opens farthest of those struck now.
+    const at = [upper, lower, first].find((p) => p !== null && struck.includes(p)) ?? first;
+    tell(at.stroke, amount, weighed, upper ?? at, lower);
   },
   spared: () => "the keys held together lie at ease",
   say: ({ amount, finger, other }) =>
     amount >= 0
-      ? `${fingers(other, finger)} could open ${mm(amount)} more`
+      ? `held together: ${fingers(other, finger)} could reach ${keys(amount)} more`
       : `${fingers(other, finger)} are ${mm(-amount)} short of holding this`,
 };
 

@@ -1,5 +1,10 @@
+import { speed } from "./speed";
+import { forOneNote } from "./for-one-note";
+import { otherFinger } from "./other-finger";
+import { alternation } from "./alternation";
+import { repetition } from "./repetition";
 import type { Cause } from "../cause";
-import { carriedAcross } from "./carried-across";
+import { lineBroken } from "./line-broken";
 import { carry } from "./carry";
 import { changeOnKey } from "./change-on-key";
 import { crossing } from "./crossing";
@@ -30,13 +35,16 @@ export const CAUSES: readonly Cause[] = [
   crowding,
   neighbour,
   carry,
-  carriedAcross,
+  lineBroken,
   shortfall,
+  speed,
   position,
   thumbPass,
+  forOneNote,
   crossing,
   outerOnBlack,
   weakFinger,
+  alternation,
   heavyFinger,
   inOut,
   rotation,
@@ -44,6 +52,8 @@ export const CAUSES: readonly Cause[] = [
   changeOnKey,
   doubledThumb,
   sameFinger,
+  repetition,
+  otherFinger,
   leftOut,
   restingFinger,
 ];

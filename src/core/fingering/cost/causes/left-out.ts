@@ -7,12 +7,14 @@ export const leftOut: Cause = {
   unit: "notes",
   frames: 1,
   source:
-    "A choice: above every strain of a chord that can be held, so that it is the last resort; outer notes are kept longest.",
+    "A choice: above every strain of a chord that can be held, so that it is the last resort; outer notes are kept longest, and one that another octave doubles goes first.",
   find({ now, weights }, tell) {
     const notes = now.onset.struck;
     for (const stroke of now.leftOut) {
-      const outer = stroke === notes[0] || stroke === notes[notes.length - 1];
-      tell(stroke, 1, outer ? weights.leftOutOuter : weights.leftOut, null, null);
+      const isOuter = stroke === notes[0] || stroke === notes[notes.length - 1];
+      const isDoubled = notes.some((other) => other !== stroke && (other.key - stroke.key) % 12 === 0);
+      const inner = isDoubled ? weights.leftOutDoubled : weights.leftOut;
+      tell(stroke, 1, isOuter || stroke.tune ? weights.leftOutOuter : inner, null, null);
     }
   },
   spared: () => "a finger plays the note",

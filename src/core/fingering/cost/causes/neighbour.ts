@@ -4,9 +4,8 @@ import { MOTION } from "../../../physics";
 import type { Press } from "../../frames/frame";
 import type { Cause, Moment, Tell } from "../cause";
 import { clearanceBetween } from "../clearance";
-import { eachJoinPair } from "../pairs";
-import { haste } from "../stretch";
-import { fingers, mm } from "../words";
+import { eachJoinPair } from "../join";
+import { haste } from "../pace";
 
 /** A key beside the right one at risk: by a finger in mid-stretch, or by one that is idle inside a chord. */
 export const neighbour: Cause = {
@@ -21,10 +20,7 @@ export const neighbour: Cause = {
     insideChord(moment, tell);
   },
   spared: () => "the keys beside are clear",
-  say: ({ amount, finger, other }) =>
-    amount >= 0
-      ? `${fingers(other, finger)} clear a key beside by only ${mm(amount)}`
-      : `${fingers(other, finger)} lie ${mm(-amount)} too low to clear a key beside`,
+  say: ({ finger }) => `${finger!.finger} may catch the key beside`,
 };
 
 /** A stretching finger comes to its key past the one before it, over it where the hand is drawn in among the black keys. */

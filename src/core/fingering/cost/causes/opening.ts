@@ -1,5 +1,5 @@
 import type { Cause } from "../cause";
-import { eachJoinPair } from "../pairs";
+import { eachJoinPair } from "../join";
 import { openBeyond, openingStrain } from "../stretch";
 import { fingers, mm } from "../words";
 
@@ -18,5 +18,6 @@ export const opening: Cause = {
     });
   },
   spared: () => "the hand need not open",
-  say: ({ amount, finger, other }) => `${fingers(other, finger)} open ${mm(amount)} beyond relaxed`,
+  say: ({ amount, finger, other }) =>
+    `${fingers(other, finger)} open ${amount < 1 ? "a little" : mm(amount)} more than at rest`,
 };

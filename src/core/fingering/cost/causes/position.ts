@@ -1,36 +1,51 @@
-import { limitsOf } from "../../../hand/hand";
-import type { Cause } from "../cause";
-import { fingers, mm } from "../words";
+import { MOTION } from "../../../physics";
+import type { Frame } from "../../frames/frame";
+import { fingers } from "../words";
+import { pace } from "../pace";
+import { isPass } from "../pass";
+import { crowdingStrain } from "../stretch";
+import { movedBetween, outOfPlace } from "../travel";
+import type { Cause, Moment } from "../cause";
 
-/** Three single notes that do not lie under one placed hand. */
+/** The hand set in another place: what is struck now does not lie under it as it lay two onsets before. */
 export const position: Cause = {
   id: "position",
   label: "position changed",
   unit: "mm",
   frames: 3,
-  source: "The position-change rules of the ergonomic model cited in hand/proportions, in mm; weights are a choice.",
-  find({ now, before, earlier, weights, hand }, tell) {
-    if (earlier === null || before === null || now.onset.swept || before.onset.swept) return;
-    const [from, through, to] = [earlier.struck[0], before.struck[0], now.struck[0]];
-    if (!from || !through || !to || earlier.struck.length + before.struck.length + now.struck.length > 3) return;
-    const perMm = weights.positionPerMm[Math.max(from.finger, to.finger, 2) - 2] as number;
-    if (from.stroke.key === to.stroke.key) {
-      if (from.finger !== to.finger) tell(to.stroke, 0, weights.position, to, from);
-      return;
-    }
-    if (from.finger === to.finger) {
-      const distance = Math.abs(to.x - from.x);
-      tell(to.stroke, distance, weights.position + distance * perMm, to, from);
-      return;
-    }
-    const limits = limitsOf(hand, from.finger, to.finger);
-    const distance = from.finger < to.finger ? to.x - from.x : from.x - to.x;
-    const beyond = Math.max(distance - limits.widestComfortable, limits.leastComfortable - distance);
-    if (beyond > 0) tell(to.stroke, beyond, weights.position + beyond * perMm, to, from);
+  source:
+    "mm outside the comfortable range between this onset and the last but one, as for carrying; grows over the first 12 mm, then stays. After the position-change rules of the ergonomic model cited in hand/proportions; a choice.",
+  find(moment, tell) {
+    const { hand, now, before, earlier, weights, letGo, letGoBefore } = moment;
+    if (earlier === null || before === null || now.onset.swept || before.onset.swept || letGo || letGoBefore) return;
+    const at = now.struck[0];
+    if (at === undefined || earlier.struck.length === 0 || isOneKey(earlier, before, now)) return;
+    const moved = movedBetween(hand, earlier, now);
+    const share = Math.min(1, moved / MOTION.rampMm);
+    // A pass pays for part of the move that it makes.
+    const paid = isPass(before, now)
+      ? weights.positionBeforePass
+      : isPass(earlier, before)
+        ? weights.positionAfterPass
+        : 1;
+    const closed = crowdedBetween(moment, earlier, before);
+    const change = Math.max(0, paid * share * weights.position - closed);
+    const strain = change + outOfPlace(hand, earlier, now) * weights.outOfPlace;
+    const ms = (now.onset.gap + before.onset.gap) / 2;
+    if (strain > 0) tell(at.stroke, moved, strain * pace(ms), at, earlier.struck[0]!);
   },
   spared: () => "the hand stays where it is placed",
   say: ({ amount, finger, other }) =>
-    amount === 0
-      ? `finger changed on the same key, ${fingers(other, finger)}`
-      : `from ${other!.finger} to ${finger!.finger} over the note between is ${mm(amount)} more than one placed hand`,
+    amount > 0 ? "the hand moves to a new place here" : `${fingers(other, finger)} do not lie as at rest`,
 };
+
+/** What closing the hand to a note cost: the hand has moved by then, and that is not paid twice. */
+function crowdedBetween(moment: Moment, { struck: from }: Frame, { struck: to }: Frame): number {
+  if (from.length !== 1 || to.length !== 1 || from[0]!.finger === to[0]!.finger) return 0;
+  return crowdingStrain(moment, from[0]!, to[0]!);
+}
+
+/** Fingers that take turns on one key: the hand goes nowhere. */
+function isOneKey(...frames: readonly Frame[]): boolean {
+  return frames.every(({ struck }) => struck.length === 1 && struck[0]!.key === frames[0]!.struck[0]!.key);
+}

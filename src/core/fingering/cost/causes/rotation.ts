@@ -9,15 +9,18 @@ export const rotation: Cause = {
   label: "rotation",
   unit: "Hz",
   frames: 3,
-  source: "Full cycles a second of a change of direction, eased up to 3 Hz; straight weight, a choice.",
+  source:
+    "Full cycles a second of a change of direction, eased up to 3 Hz, between keys so far apart that the forearm and not the fingers turns; straight weight, a choice.",
   find({ now, before, earlier, weights }, tell) {
     if (earlier === null || before === null) return;
     const [from, through, to] = [earlier.struck[0], before.struck[0], now.struck[0]];
     if (!from || !through || !to) return;
     const rate = rockingRate(earlier, before, now);
-    const reach = Math.min(Math.abs(through.finger - from.finger), Math.abs(to.finger - through.finger));
-    if (rate > MOTION.rotationEase)
-      tell(to.stroke, rate, ((rate - MOTION.rotationEase) * weights.rotation * reach) / 4, to, through);
+    const [least, most] = MOTION.forearmFrom;
+    const mm = Math.min(Math.abs(through.x - from.x), Math.abs(to.x - through.x));
+    const share = Math.min(1, Math.max(0, (mm - least) / (most - least)));
+    const fast = rate - MOTION.rotationEase;
+    if (fast > 0 && share > 0) tell(to.stroke, rate, fast * share * weights.rotation, to, through);
   },
   spared: () => "the forearm need not turn to and fro",
   say: ({ amount }) => `the forearm turns to and fro ${hz(amount)}`,

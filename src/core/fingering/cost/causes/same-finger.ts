@@ -1,29 +1,38 @@
-import { MOTION } from "../../../physics";
-import { boundShare } from "../join";
-import type { Cause } from "../cause";
-import { hz } from "../words";
+import type { Press } from "../../frames/frame";
+import type { Cause, Moment } from "../cause";
+import { armShare } from "../arm";
+import { legatoShare } from "../join";
 
-/** One finger playing twice running. */
+/** One finger on two keys running, while the rest of the hand joins the notes or holds on. */
 export const sameFinger: Cause = {
   id: "same-finger",
   label: "same finger again",
-  unit: "Hz",
+  unit: "notes",
   frames: 2,
   source:
-    "A hop to another key as far as the note is bound; strokes a second against what the finger repeats with ease; straight weights, a choice.",
+    "A hop breaks the line as letting go does, as far as it is bound; of several notes each has its part. A choice.",
   find(moment, tell) {
-    const { now, before, weights } = moment;
-    if (before === null) return;
-    const rate = 1000 / now.onset.gap;
-    const share = 1 / Math.max(1, now.struck.length);
+    const { now, before, weights, hand, letGo } = moment;
+    if (before === null || now.onset.swept) return;
+    const fingers = (1 - armShare(hand, before) * armShare(hand, now)) / Math.max(1, now.struck.length);
     for (const to of now.struck) {
-      const from = before.struck.find((p) => p.finger === to.finger);
-      if (!from) continue;
-      const hop = from.stroke.key === to.stroke.key ? 0 : weights.sameFinger * boundShare(from, moment);
-      const fast = Math.max(0, rate - (MOTION.repeatEase[to.finger - 1] as number)) * weights.sameFingerPerHz;
-      if (hop + fast > 0) tell(to.stroke, rate, share * (hop + fast), to, from);
+      const from = letGo ? undefined : before.struck.find((p) => p.finger === to.finger && p.key !== to.key);
+      if (from) tell(to.stroke, 1, fingers * weights.lineBroken * legatoShare(from, moment), to, from);
+      const held = heldUntilNow(to, moment);
+      if (held) tell(to.stroke, 1, weights.lineBroken, to, held);
     }
   },
   spared: () => "no finger strikes twice running",
-  say: ({ amount, finger }) => `finger ${finger!.finger} again, ${hz(amount)}`,
+  say: ({ finger, other }) => `${finger!.finger} has two keys running${other ? ": the line breaks" : ""}`,
 };
+
+/** The note that a finger held until it must strike another one. */
+function heldUntilNow(to: Press, { now, before }: Moment): Press | undefined {
+  return before!.held.find(
+    (p) =>
+      p.finger === to.finger &&
+      p.key !== to.key &&
+      p.stroke.until === now.onset.index &&
+      p.stroke.ms + p.stroke.soundsMs > now.onset.ms - 1,
+  );
+}

@@ -1,3 +1,4 @@
+import { travelBetween } from "../travel";
 import { whiteWidth } from "../../../keyboard/geometry";
 import { KEYBOARD } from "../../../physics";
 import type { Cause } from "../cause";
@@ -10,14 +11,14 @@ export const shortfall: Cause = {
   label: "time short",
   unit: "ms",
   frames: 2,
-  source: "Fitts' law over the distance the hand's middle is carried; straight weight, a choice.",
-  find({ now, before, weights, instrument }, tell) {
+  source: "Fitts' law over the mm that the hand must be carried; straight weight, a choice.",
+  find({ now, before, weights, instrument, hand }, tell) {
     const first = now.struck[0];
     if (before === null || first === undefined || before.struck.length === 0 || now.onset.swept) return;
     const width = first.black ? KEYBOARD.blackTopWidth : whiteWidth(instrument);
-    const short = carryTime(Math.abs(now.centre - before.centre), width) - now.onset.gap;
+    const short = carryTime(travelBetween(hand, before, now), width) - now.onset.gap;
     if (short > 0) tell(first.stroke, short, short * weights.shortfall, first, before.struck[0] ?? null);
   },
   spared: () => "there is time to get there",
-  say: ({ amount }) => `the music leaves ${ms(amount)} too little to get there`,
+  say: ({ amount }) => `too fast for this move, by ${ms(amount)}`,
 };

@@ -1,0 +1,13 @@
+import { limitsOf, type Hand } from "../../hand/hand";
+import { MOTION } from "../../physics";
+import type { Frame } from "../frames/frame";
+
+/**
+ * How far the arm, and not single fingers, sets down what a frame strikes: 1 for chords of three notes and more and for
+ * two that lie wider than the hand does relaxed, 0 for a single note and narrow pairs, between them smoothly.
+ */
+export function armShare(hand: Hand, { struck }: Frame): number {
+  if (struck.length !== 2) return struck.length > 2 ? 1 : 0;
+  const beyond = Math.abs(struck[1]!.x - struck[0]!.x) - limitsOf(hand, 1, 5).widestRelaxed;
+  return Math.min(1, Math.max(0, beyond / MOTION.rampMm));
+}

@@ -1,0 +1,31 @@
+import { COMFORT, strainOfClosing } from "../../hand/limits";
+import { limitsOf } from "../../hand/hand";
+import type { Frame, Press } from "../frames/frame";
+import type { Moment } from "./cause";
+import { pace } from "./pace";
+import { apart } from "./pairs";
+
+/** mm by which the thumb and another finger have passed one another; 0 where they have not. */
+export function passedBy(from: Press, to: Press): number {
+  if (from.finger === to.finger || (from.finger !== 1 && to.finger !== 1)) return 0;
+  return Math.max(0, -apart(from, to));
+}
+
+/** Whether one single note after another passes the thumb. */
+export function isPass({ struck: from }: Frame, { struck: to }: Frame): boolean {
+  return from.length === 1 && to.length === 1 && passedBy(from[0]!, to[0]!) > 0;
+}
+
+/**
+ * Strain of the thumb passing under a finger, or a finger over it. How far the thumb comes past each finger follows from
+ * the hand's own limits for the two crossed: the nearer to them, the dearer, by the
+ * square: at its comfortable limit a crossed pair counts one, at its widest four. Black under the other finger gives the
+ * thumb room; the thumb itself on black has none under a finger on white.
+ */
+export function passStrain({ weights, hand, now }: Moment, from: Press, to: Press): number {
+  if (passedBy(from, to) === 0) return 0;
+  const [thumb, other] = to.finger === 1 ? [to, from] : [from, to];
+  const level = thumb.black === other.black ? weights.thumbPassLevel : thumb.black ? weights.thumbPassAgainst : 0;
+  const crossed = strainOfClosing(apart(from, to), limitsOf(hand, 1, other.finger)) / COMFORT;
+  return (weights.thumbPass + level + weights.thumbPassFar * crossed ** 2) * pace(now.onset.gap);
+}

@@ -1,0 +1,53 @@
+import { COMFORT, strainOfClosing, strainOfOpening } from "../../hand/limits";
+import { limitsOf, type Hand } from "../../hand/hand";
+import type { Frame, Press } from "../frames/frame";
+import { armShare } from "./arm";
+import { apart } from "./pairs";
+
+/**
+ * mm that the hand must move at the least between two frames: by how far the pair that asks for most lies outside what
+ * its fingers reach in comfort without moving the hand, open or closed. One finger on two keys moves all the way, two
+ * fingers on one key by what lies between them at rest. Where the arm sets down whole chords it is what lies between
+ * their middles. 0 where every finger of the second comes down where the hand already has it.
+ */
+export function travelBetween(hand: Hand, from: Frame, to: Frame): number {
+  if (from.struck.length === 0 || to.struck.length === 0) return 0;
+  const arm = armShare(hand, from) * armShare(hand, to);
+  const fingers = arm === 1 ? 0 : mostOf(from, to, (a, b) => outsideComfort(hand, a, b, "widestComfortable"));
+  return fingers + arm * (Math.abs(middleOf(to) - middleOf(from)) - fingers);
+}
+
+/** The same over three frames, where a hand that is still opening wide has not moved yet: openings count as far as they can go. */
+export function movedBetween(hand: Hand, from: Frame, to: Frame): number {
+  return mostOf(from, to, (a, b) => outsideComfort(hand, a, b, "widestPractical"));
+}
+
+/** Share of the way from relaxed to the comfortable limit, 0 to 1, by which the pair farthest out of place is open or closed. */
+export function outOfPlace(hand: Hand, from: Frame, to: Frame): number {
+  return mostOf(from, to, (a, b) => {
+    if (a.finger === b.finger || a.key === b.key) return 0;
+    const limits = limitsOf(hand, a.finger, b.finger);
+    const mm = apart(a, b);
+    return Math.min(1, (strainOfOpening(mm, limits) + strainOfClosing(mm, limits)) / COMFORT);
+  });
+}
+
+function mostOf(from: Frame, to: Frame, of: (a: Press, b: Press) => number): number {
+  let most = 0;
+  for (const a of from.struck) for (const b of to.struck) most = Math.max(most, of(a, b));
+  return most;
+}
+
+function outsideComfort(hand: Hand, from: Press, to: Press, open: "widestComfortable" | "widestPractical"): number {
+  if (from.finger === to.finger) return Math.abs(to.x - from.x);
+  if (from.key === to.key) return Math.abs(hand.restOffsets[to.finger - 1]! - hand.restOffsets[from.finger - 1]!);
+  const limits = limitsOf(hand, from.finger, to.finger);
+  const mm = apart(from, to);
+  return Math.max(0, mm - limits[open], limits.leastComfortable - mm);
+}
+
+function middleOf({ struck }: Frame): number {
+  let sum = 0;
+  for (const { x } of struck) sum += x;
+  return sum / struck.length;
+}

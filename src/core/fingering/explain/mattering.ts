@@ -1,0 +1,14 @@
+import { TOLD } from "../../physics";
+import type { CauseJudged } from "../study/study";
+
+/** Causes of one note as a pianist wants them told: those that matter, and the rest folded. */
+export interface Told {
+  readonly told: readonly CauseJudged[];
+  readonly folded: readonly CauseJudged[];
+}
+
+/** @param causes largest first */
+export function mattering(causes: readonly CauseJudged[]): Told {
+  const count = Math.min(TOLD.most, causes.filter(({ strain }) => strain >= TOLD.least).length);
+  return { told: causes.slice(0, count), folded: causes.slice(count) };
+}

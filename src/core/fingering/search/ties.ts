@@ -1,0 +1,77 @@
+import type { Finger } from "../../hand/finger";
+import type { NoteId } from "../../passage/note";
+import type { Conditions } from "./conditions";
+import type { Lattice } from "./lattice";
+import type { PathFound } from "./search";
+import type { Terms } from "./terms";
+
+/** A stroke by its line, in the order of the lattices, and its place in that. */
+export interface Place {
+  readonly line: number;
+  readonly stroke: number;
+}
+
+/** A bond or a memory by where its strokes stand. */
+export interface Tie {
+  /** Strokes that must have one finger: all of a bond; of a memory the figure's own. */
+  readonly bound: readonly Place[];
+  /** Strokes that had better have it too, with what it costs where they have not. */
+  readonly remembered: readonly (Place & { readonly worth: number })[];
+}
+
+/** The bonds and memories that some conditions ask for; those that stand alone are left out. */
+export function tiesOf({ bonds = [], memories = [] }: Conditions, lattices: readonly Lattice[]): readonly Tie[] {
+  const places = placesByNote(lattices);
+  const of = (note: NoteId): readonly Place[] => places.get(note) ?? [];
+  const bound = bonds.map((bond): Tie => ({ bound: bond.flatMap(of), remembered: [] }));
+  const kept = memories.map(({ note, returns }): Tie => ({
+    bound: of(note),
+    remembered: returns.flatMap((r) => of(r.note).map((place) => ({ ...place, worth: r.worth }))),
+  }));
+  return [...bound, ...kept].filter((tie) => tie.bound.length > 0 && tie.bound.length + tie.remembered.length > 1);
+}
+
+function placesByNote(lattices: readonly Lattice[]): ReadonlyMap<NoteId, readonly Place[]> {
+  const places = new Map<NoteId, Place[]>();
+  lattices.forEach(({ task }, line) => {
+    for (const { notes, index } of task.line.strokes)
+      for (const note of notes) places.set(note, [...(places.get(note) ?? []), { line, stroke: index }]);
+  });
+  return places;
+}
+
+/** What it costs that a tie is broken as found: Infinity for a bond. A stroke that nobody plays breaks none. */
+export function priceBroken({ bound, remembered }: Tie, bests: readonly PathFound[]): number {
+  const fingerAt = ({ line, stroke }: Place): number => bests[line]!.digits[stroke]!;
+  const fingers = bound.map(fingerAt).filter((finger) => finger !== 0);
+  const [first] = fingers;
+  if (first === undefined) return 0;
+  if (fingers.some((finger) => finger !== first)) return Infinity;
+  return remembered.reduce((sum, place) => {
+    const finger = fingerAt(place);
+    return finger === 0 || finger === first ? sum : sum + place.worth;
+  }, 0);
+}
+
+/** The terms with a tie's finger given: bound strokes have it, and where remembered ones have another that costs. */
+export function decide({ bound, remembered }: Tie, finger: Finger, terms: readonly Terms[]): readonly Terms[] {
+  return terms.map((of, line) => {
+    const isHere = (place: Place): boolean => place.line === line;
+    const pinned = bound.filter((place) => isHere(place) && of.pins[place.stroke] !== finger);
+    const dearer = remembered.filter(isHere);
+    if (pinned.length + dearer.length === 0) return of;
+    const pins = Int8Array.from(of.pins);
+    for (const { stroke } of pinned) pins[stroke] = finger;
+    return { ...of, pins, ...(dearer.length > 0 ? { dearer: withDearer(of, dearer, finger) } : {}) };
+  });
+}
+
+function withDearer({ dearer }: Terms, remembered: Tie["remembered"], finger: Finger): Map<number, Float64Array> {
+  const next = new Map(dearer);
+  for (const { stroke, worth } of remembered) {
+    const by = Float64Array.from(next.get(stroke) ?? new Float64Array(6));
+    for (let other = 1; other <= 5; other++) if (other !== finger) by[other]! += worth;
+    next.set(stroke, by);
+  }
+  return next;
+}

@@ -1,0 +1,9 @@
+import { counted, type Idea } from "./idea";
+
+/** How often the thumb goes under, or a finger over it. */
+export const passes: Idea = {
+  id: "passes",
+  amount: ({ positions }) => positions.filter(({ join }) => join?.kind === "thumb pass").length,
+  least: 1,
+  say: (count) => counted(count, "thumb pass", "thumb passes"),
+};

@@ -1,0 +1,12 @@
+import { isBlack } from "../../keyboard/pitch";
+import { playedNotes } from "../../passage/passage";
+import { often, type Idea } from "./idea";
+
+/** How often the thumb plays a black key. */
+export const thumbOnBlack: Idea = {
+  id: "thumb-on-black",
+  amount: ({ study, judged }) =>
+    playedNotes(study.passage).filter(({ id, pitch }) => isBlack(pitch) && judged.fingering[id] === 1).length,
+  least: 1,
+  say: (count) => (count === 0 ? "thumb never on black" : `thumb on black ${often(count)}`),
+};

@@ -1,0 +1,15 @@
+/** Which alternatives are worth a pianist's time. All choices. */
+export const OFFER = {
+  /** What is shown strains at most so many times as much as the first in the mean, and a little more. */
+  mostTimes: 1.5,
+  mostMore: 3,
+  /** Strain by which its worst note may exceed that of the first. */
+  mostPeak: 25,
+  /** Fewest notes that differ, and strain, summed over the passage, that some cause must fall by. */
+  leastNotes: 3,
+  leastGain: 3,
+  /** Mean strains closer than this count as the same. */
+  equal: 0.005,
+  /** Places of the first, at most, at which the hand is asked to be set otherwise. */
+  placesTried: 8,
+} as const;
