@@ -11,12 +11,15 @@ test("a remedy is chosen, stands on the score, is played, exported and undone", 
   await openOnBench(page, { title: "Beyond", bars: [1, 1], text: GATE });
   const ways = page.getByRole("region", { name: "Remedies" });
   await expect(ways.getByRole("heading")).toContainText(/Out of reach: 1 and 5 are \d+ mm short/);
-  expect(Object.values(await digitsShown(page))).toContain("–");
+  // What the best remedy would give stands where there would be a gap, in dots, with its sign.
+  await expect(page.locator("[data-sign='suggested']").first()).toBeAttached();
+  await expect(page.locator(".engraving ~ svg g[data-remedy]")).not.toHaveCount(0);
   const upward = ways.getByRole("button", { name: /^Choose: Roll it upward.*ending on the beat/ });
   await upward.click();
   await expect(ways.getByText("Chosen here: rolled")).toBeVisible();
   await expect(page.locator(".engraving ~ svg g[data-remedy='roll']")).toHaveCount(1);
   await expect.poll(async () => Object.values(await digitsShown(page))).not.toContain("–");
+  await expect(page.locator("[data-sign='suggested']")).toHaveCount(0);
   const download = page.waitForEvent("download");
   await page.getByRole("link", { name: "Export A" }).click();
   const file = readFileSync((await (await download).path())!, "utf8");

@@ -1,17 +1,25 @@
 import { expect, test } from "@playwright/test";
+import { noteXml, scoreXml } from "../support/musicxml";
 import { engraved, openOnBench } from "./support";
+
+/** Two octaves of five keys, which hands may be set on in several ways. */
+const KEYS = ["C4", "D4", "E4", "G4", "A4", "C5", "D5", "E5", "G5", "A5", "C6"];
+const PRINTED = "<notations><technical><fingering>3</fingering></technical></notations>";
+const PENTATONIC = scoreXml([
+  KEYS.map((key, i) => noteXml(key, { length: 3, ...(i === 0 ? { notations: PRINTED } : {}) })).join(""),
+]);
 
 test("two to four fingerings are held against one another, tried until a day, taken and looked at again", async ({
   page,
 }) => {
-  await openOnBench(page, { title: "To be chosen" });
+  await openOnBench(page, { title: "To be chosen", bars: [1, 1], text: PENTATONIC });
   const bench = page.url();
   await page.getByRole("link", { name: "Side by side" }).click();
   await engraved(page);
 
   await test.step("figures of merit, with the better one marked and the difference in words", async () => {
     const table = page.getByRole("table", { name: /^Figures of merit/ });
-    await expect(table.getByRole("row", { name: /^Strain, a note on average/ })).toContainText(/more/);
+    await expect(table.getByRole("row", { name: /^Strain, an onset on average/ })).toContainText(/more|less|the same/);
     await expect(table.getByRole("row", { name: /^Widest opening/ })).toContainText(/\d+ mm/);
     await expect(table.getByText("(better)").first()).toBeAttached();
   });
@@ -24,7 +32,7 @@ test("two to four fingerings are held against one another, tried until a day, ta
 
   await test.step("a third one joins, and its digits stand outside the others", async () => {
     await page.getByRole("button", { name: /^Option C/ }).click();
-    await expect(page.locator(`g[data-layer="C"]`)).toHaveCount(15);
+    await expect(page.locator(`g[data-layer="C"]`)).toHaveCount(11);
     await expect(page).toHaveURL(/options=A,B,C/);
     await expect(page.getByText(/From the notes outwards: A, B, C/)).toBeVisible();
     await page.keyboard.press("ArrowRight");
@@ -47,7 +55,7 @@ test("two to four fingerings are held against one another, tried until a day, ta
 
   await test.step("the price in learning, taken with reason and author, due again after practice, reopened", async () => {
     const price = page.getByRole("region", { name: "Price in learning" });
-    await expect(price).toContainText(/\d+ of 15 fingers/);
+    await expect(price).toContainText(/\d+ of 11 fingers/);
     await page.getByLabel("In the fingers now").selectOption("B");
     await expect(price).toContainText("in the fingers: nothing new");
     await page.getByRole("radio", { name: "Take option A" }).click();

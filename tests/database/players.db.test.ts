@@ -44,7 +44,7 @@ describe("the demo", () => {
     const after = await db.select().from(fingering);
     expect(after).toEqual(expect.arrayContaining(before));
     for (const { id } of await db.select().from(passage))
-      expect((await fingeringsOf(db, id)).length).toBeGreaterThan(1);
+      expect((await fingeringsOf(db, id)).length).toBeGreaterThan(0);
     const verdicts = await db.select().from(verdictEvent);
     expect(await loadDemo(db)).toBe(false);
     expect(await db.select().from(verdictEvent)).toEqual(verdicts);

@@ -38,12 +38,14 @@ describe("the demo", () => {
     expect(right.length).toBe(2);
   });
 
-  it("has at least two options a passage, and every option exports and reads back as the same fingering", async () => {
+  it("has options for every passage, more than one for most, and every option exports and reads back as the same fingering", async () => {
     const rows = await db.select().from(passage);
     expect(rows.length).toBeGreaterThanOrEqual(7);
+    let several = 0;
     for (const row of rows) {
       const options = await fingeringsOf(db, row.id);
-      expect(options.length).toBeGreaterThanOrEqual(2);
+      expect(options.length).toBeGreaterThanOrEqual(1);
+      if (options.length > 1) several++;
       for (const option of options) {
         const file = (await exportOption(db, option.id))!;
         const read = readScore(file.bytes);
@@ -53,6 +55,7 @@ describe("the demo", () => {
         expect(printed).toEqual(option.digits);
       }
     }
+    expect(several * 2).toBeGreaterThan(rows.length);
   });
 
   it("offers the digits printed in a file as an option of their own", async () => {

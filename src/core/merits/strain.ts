@@ -3,7 +3,7 @@ import type { Merit } from "./merit";
 /** The mean strain of the notes. */
 export const strain: Merit = {
   id: "strain",
-  label: "Strain, a note on average",
+  label: "Strain, an onset on average",
   better: "less",
   find: ({ judged }) => ({ amount: judged.strain, where: null }),
   say: (amount) => amount.toFixed(1),

@@ -10,7 +10,7 @@ export function CauseTable({ pair }: { pair: readonly OptionJudged[] }) {
   );
   return (
     <table className="mt-3 w-full max-w-2xl text-sm">
-      <caption className="pb-1 text-left font-serif text-lg">Where the strain comes from, a note on average</caption>
+      <caption className="pb-1 text-left font-serif text-lg">Where the strain comes from, an onset on average</caption>
       <thead>
         <tr className="border-b border-ink text-left">
           <th scope="col" className="py-1 font-medium">

@@ -13,32 +13,45 @@ import { apart } from "./pairs";
 export function travelBetween(hand: Hand, from: Frame, to: Frame): number {
   if (from.struck.length === 0 || to.struck.length === 0) return 0;
   const arm = armShare(hand, from) * armShare(hand, to);
-  const fingers = arm === 1 ? 0 : mostOf(from, to, (a, b) => outsideComfort(hand, a, b, "widestComfortable"));
+  const fingers = arm === 1 ? 0 : mostOf(hand, from, to, outsideComfort);
   return fingers + arm * (Math.abs(middleOf(to) - middleOf(from)) - fingers);
 }
 
 /** The same over three frames, where a hand that is still opening wide has not moved yet: openings count as far as they can go. */
 export function movedBetween(hand: Hand, from: Frame, to: Frame): number {
-  return mostOf(from, to, (a, b) => outsideComfort(hand, a, b, "widestPractical"));
+  return mostOf(hand, from, to, outsideReach);
 }
 
 /** Share of the way from relaxed to the comfortable limit, 0 to 1, by which the pair farthest out of place is open or closed. */
 export function outOfPlace(hand: Hand, from: Frame, to: Frame): number {
-  return mostOf(from, to, (a, b) => {
-    if (a.finger === b.finger || a.key === b.key) return 0;
-    const limits = limitsOf(hand, a.finger, b.finger);
-    const mm = apart(a, b);
-    return Math.min(1, (strainOfOpening(mm, limits) + strainOfClosing(mm, limits)) / COMFORT);
-  });
+  return mostOf(hand, from, to, awayFromRest);
 }
 
-function mostOf(from: Frame, to: Frame, of: (a: Press, b: Press) => number): number {
+function awayFromRest(hand: Hand, from: Press, to: Press): number {
+  if (from.finger === to.finger || from.key === to.key) return 0;
+  const limits = limitsOf(hand, from.finger, to.finger);
+  const mm = apart(from, to);
+  return Math.min(1, (strainOfOpening(mm, limits) + strainOfClosing(mm, limits)) / COMFORT);
+}
+
+type Measure = (hand: Hand, from: Press, to: Press) => number;
+
+function mostOf(hand: Hand, { struck: from }: Frame, { struck: to }: Frame, of: Measure): number {
+  if (from.length === 1 && to.length === 1) return of(hand, from[0]!, to[0]!);
   let most = 0;
-  for (const a of from.struck) for (const b of to.struck) most = Math.max(most, of(a, b));
+  for (const a of from) for (const b of to) most = Math.max(most, of(hand, a, b));
   return most;
 }
 
-function outsideComfort(hand: Hand, from: Press, to: Press, open: "widestComfortable" | "widestPractical"): number {
+function outsideComfort(hand: Hand, from: Press, to: Press): number {
+  return outside(hand, from, to, "widestComfortable");
+}
+
+function outsideReach(hand: Hand, from: Press, to: Press): number {
+  return outside(hand, from, to, "widestPractical");
+}
+
+function outside(hand: Hand, from: Press, to: Press, open: "widestComfortable" | "widestPractical"): number {
   if (from.finger === to.finger) return Math.abs(to.x - from.x);
   if (from.key === to.key) return Math.abs(hand.restOffsets[to.finger - 1]! - hand.restOffsets[from.finger - 1]!);
   const limits = limitsOf(hand, from.finger, to.finger);

@@ -4,5 +4,5 @@ export const strongOnTune: Leaning = {
   id: "strong-on-tune",
   label: "strong on the tune",
   what: "Strong fingers where the tune, accents and loud notes lie, light ones where it is soft.",
-  weigh: (plain) => times(plain, { weakInTune: 6, weakPerLoad: 3, weakFinger: 1.5, heavyThumb: 3 }),
+  weigh: (plain) => times(plain, { weakInTune: 10, weakPerLoad: 5, weakFinger: 4, heavyThumb: 3 }),
 };

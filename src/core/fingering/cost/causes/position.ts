@@ -46,6 +46,7 @@ function crowdedBetween(moment: Moment, { struck: from }: Frame, { struck: to }:
 }
 
 /** Fingers that take turns on one key: the hand goes nowhere. */
-function isOneKey(...frames: readonly Frame[]): boolean {
-  return frames.every(({ struck }) => struck.length === 1 && struck[0]!.key === frames[0]!.struck[0]!.key);
+function isOneKey({ struck: a }: Frame, { struck: b }: Frame, { struck: c }: Frame): boolean {
+  if (a.length !== 1 || b.length !== 1 || c.length !== 1) return false;
+  return a[0]!.key === b[0]!.key && b[0]!.key === c[0]!.key;
 }
