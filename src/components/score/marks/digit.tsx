@@ -41,29 +41,8 @@ export const Digit = memo(function Digit(props: Props) {
       >
         {text}
       </text>
-      {suggested && (
-        <line
-          x1={x - 5 * unit}
-          x2={x + 5 * unit}
-          y1={y + 2.5}
-          y2={y + 2.5}
-          stroke="currentColor"
-          strokeWidth={1.4}
-          strokeDasharray="1.4 2"
-          data-sign="suggested"
-        />
-      )}
-      {pinned && (
-        <line
-          x1={x - 5 * unit}
-          x2={x + 5 * unit}
-          y1={y + 2.5}
-          y2={y + 2.5}
-          stroke="currentColor"
-          strokeWidth={1.6}
-          data-sign="pinned"
-        />
-      )}
+      {suggested && <Underline {...props} sign="suggested" strokeWidth={1.4} strokeDasharray="1.4 2" />}
+      {pinned && <Underline {...props} sign="pinned" strokeWidth={1.6} />}
       {printed && (
         <circle
           cx={x + 6.5 * unit}
@@ -87,3 +66,26 @@ export const Digit = memo(function Digit(props: Props) {
     </g>
   );
 });
+
+type UnderlineProps = Pick<Props, "x" | "y" | "size"> & {
+  readonly sign: string;
+  readonly strokeWidth: number;
+  readonly strokeDasharray?: string;
+};
+
+/** A stroke under a digit. */
+function Underline({ x, y, size, sign, strokeWidth, strokeDasharray }: UnderlineProps) {
+  const half = size / 3;
+  return (
+    <line
+      x1={x - half}
+      x2={x + half}
+      y1={y + 2.5}
+      y2={y + 2.5}
+      stroke="currentColor"
+      strokeWidth={strokeWidth}
+      strokeDasharray={strokeDasharray}
+      data-sign={sign}
+    />
+  );
+}
