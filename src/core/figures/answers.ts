@@ -1,3 +1,4 @@
+import { FIGURE } from "../physics";
 import { tasksOf, type Study } from "../fingering/study/study";
 import { isBlack } from "../keyboard/pitch";
 import type { Pitch } from "../keyboard/pitch";
@@ -38,12 +39,9 @@ export function answersBetween(figure: Melody, answer: Melody, alsoEarlier = fal
   );
 }
 
-/** Part of its worth that a return keeps when it is not unchanged. A choice. */
-const CHANGED_WORTH = 0.8;
-
 /** How much an answer is worth against one that is the very same, 0 to 1. */
 export function worthOf({ relation, changed }: Answer): number {
-  return relationByName(relation).worth * (changed.length > 0 ? CHANGED_WORTH : 1);
+  return relationByName(relation).worth * (changed.length > 0 ? FIGURE.changedWorth : 1);
 }
 
 /** Some onsets of a melody as a figure, with every place among the answers that answers them whole and does not overlap. */

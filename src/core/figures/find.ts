@@ -1,13 +1,9 @@
+import { FIGURE } from "../physics";
 import type { Study } from "../fingering/study/study";
 import { answersBetween, figureFrom, melodiesOf, notesFrom, worthOf, type Answer } from "./answers";
 import type { Figure } from "./figure";
 import type { Melody } from "./melody";
 import type { RelationName } from "./relations";
-
-/** Fewest onsets that make a figure. A choice. */
-const LEAST_ONSETS = 4;
-/** Semitones, the widest step of a scale, as between the sixth and seventh of a harmonic minor one. */
-const WIDEST_STEP = 3;
 
 /**
  * The figures of a passage that come again, in the order of what they cover, each with its returns.
@@ -46,7 +42,7 @@ function weighed(answers: readonly Answer[]): readonly Weighed[] {
     const { figure, from, relation, length } = answer;
     const own = lengthOf(answer);
     // With the onset that follows: plain steps after which it begins anew are a sequence.
-    if (own < LEAST_ONSETS || !isFigure(figure, from, own + 1, relation)) return [];
+    if (own < FIGURE.leastOnsets || !isFigure(figure, from, own + 1, relation)) return [];
     return [{ ...answer, worth: length * worthOf(answer) }];
   });
 }
@@ -58,7 +54,7 @@ function isFigure({ moments }: Melody, from: number, length: number, relation: R
   if (relation === "exact" || relation === "octave" || keys.some((k) => k.length > 1)) return true;
   // A key struck again moves nowhere.
   const moves = keys.slice(1).flatMap(([key], i) => key! - keys[i]![0]! || []);
-  return moves.some((move) => Math.abs(move) > WIDEST_STEP || move * moves[0]! <= 0);
+  return moves.some((move) => Math.abs(move) > FIGURE.widestStep || move * moves[0]! <= 0);
 }
 
 /** Onsets of the figure that an answer makes: no longer than its distance to it. */

@@ -1,3 +1,4 @@
+import { FIGURE } from "../physics";
 import type { Melody, MelodyOnset } from "./melody";
 import type { Relation } from "./relations/relation";
 
@@ -10,9 +11,6 @@ export interface Run {
   /** Onsets, counted from the start, that depart from the relation while all about them keep to it. */
   readonly changed: readonly number[];
 }
-
-/** Of so many onsets at most one may be changed. A choice. */
-const ONSETS_A_CHANGE = 4;
 
 /** The runs in which answer[i + offset] answers figure[i], in order. */
 export function runsAlong(figure: Melody, answer: Melody, offset: number, relation: Relation): readonly Run[] {
@@ -54,7 +52,7 @@ function runFrom(
   return { from, to: from + offset, length: at - from, by, changed };
 
   function mayChange(i: number): boolean {
-    if (i >= end || (changed.length + 1) * ONSETS_A_CHANGE > i - from + 2) return false;
+    if (i >= end || (changed.length + 1) * FIGURE.onsetsAChange > i - from + 2) return false;
     const [one, other] = [figure[i]!, answer[i + offset]!];
     return sameTime(one, other) && one.keys.length === other.keys.length;
   }

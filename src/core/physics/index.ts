@@ -2,6 +2,7 @@
  * Every physical constant of the model, once, with unit and source. Figures marked "starting value"
  * are to be calibrated against the standard fingerings and teaching practice; they are not truths.
  */
+export * from "./figure";
 export * from "./hand";
 export * from "./keyboard";
 export * from "./learning";

@@ -8,6 +8,9 @@ export const OFFER = {
   /** Fewest notes that differ, and strain, summed over the passage, that some cause must fall by. */
   leastNotes: 3,
   leastGain: 3,
+  /** Share of the places where the hand is set anew, and how many of them, that must lie elsewhere to be another idea. */
+  elsewhere: 0.5,
+  leastElsewhere: 2,
   /** Mean strains closer than this count as the same. */
   equal: 0.005,
   /** Places of the first, at most, at which the hand is asked to be set otherwise. */

@@ -20,7 +20,7 @@ export interface Weights {
   readonly crowding: number;
   /** Share by which crowding grows where the notes come twice as fast as is easy. */
   readonly tangle: number;
-  /** Strain of a line that breaks, for any distance; the same where the school has the hand carried and where the pedal keeps the sound. */
+  /** Strain of a line that breaks, for any distance within reach (see MOTION.leapAsked beyond it); the same where the school has the hand carried and where the pedal keeps the sound. */
   readonly lineBroken: number;
   readonly carriedAcross: number;
   readonly carriedByPedal: number;

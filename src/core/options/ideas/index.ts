@@ -1,5 +1,6 @@
 import { positionsOf } from "../../fingering/explain/positions";
 import type { Judged, Study } from "../../fingering/study/study";
+import { OFFER } from "../../physics";
 import { breaks } from "./breaks";
 import type { Idea, Reading } from "./idea";
 import { openings } from "./openings";
@@ -10,9 +11,6 @@ import { weakFingers } from "./weak-fingers";
 
 /** What fingerings are told apart by, what matters most to a pianist first. */
 const IDEAS: readonly Idea[] = [positions, passes, breaks, thumbOnBlack, openings, weakFingers];
-
-/** Share of the places where the hand is set anew that must lie elsewhere to be another idea. A choice. */
-const ELSEWHERE = 0.5;
 
 /** The ideas of one fingering. */
 export interface Ideas {
@@ -39,7 +37,7 @@ export function isOtherIdea(one: Ideas, other: Ideas): boolean {
 function liesElsewhere({ joins: one }: Ideas, { joins: other }: Ideas): boolean {
   const shared = [...one].filter((note) => other.has(note)).length;
   const most = Math.max(one.size, other.size);
-  return most > 0 && most - shared >= 2 && (most - shared) / most >= ELSEWHERE;
+  return most > 0 && most - shared >= OFFER.leastElsewhere && (most - shared) / most >= OFFER.elsewhere;
 }
 
 /** Words for what a fingering is by, against another: the ideas in which they differ, at most three. */
