@@ -2,9 +2,14 @@ import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import { digitsShown, engraved, kept, openOnBench } from "./support";
 
-test("one gesture a thought: stretches, ties, the other hand, sound, tempo, looks", async ({ page }) => {
-  const problems: string[] = [];
+let problems: string[] = [];
+test.beforeEach(({ page }) => {
+  problems = [];
   page.on("pageerror", (error) => problems.push(error.message));
+});
+test.afterEach(() => expect(problems).toEqual([]));
+
+test("one gesture a thought: a stretch, an option pointed at, what would lower a place", async ({ page }) => {
   await openOnBench(page, { title: "Gestures" });
   const score = page.getByRole("group", { name: /^Score/ });
 
@@ -53,6 +58,11 @@ test("one gesture a thought: stretches, ties, the other hand, sound, tempo, look
     await page.keyboard.press("Control+z");
     await kept(page);
   });
+});
+
+test("one gesture a thought: tempo and sound", async ({ page }) => {
+  await openOnBench(page, { title: "Tempo and sound" });
+  const score = page.getByRole("group", { name: /^Score/ });
 
   await test.step("strain and the best option follow the tempo", async () => {
     const slider = page.getByRole("slider", { name: /^Tempo/ });
@@ -103,6 +113,10 @@ test("one gesture a thought: stretches, ties, the other hand, sound, tempo, look
     await page.getByRole("button", { name: "Loop" }).click();
     await page.keyboard.press("Escape");
   });
+});
+
+test("one gesture a thought: what is shown, and what the other hand takes", async ({ page }) => {
+  await openOnBench(page, { title: "Looks" });
 
   await test.step("only digits in doubt, on the score and in the file", async () => {
     await page.getByRole("button", { name: "View" }).click();
@@ -152,7 +166,6 @@ test("one gesture a thought: stretches, ties, the other hand, sound, tempo, look
     await page.keyboard.press("Control+z");
     await expect(page.locator("[data-taken]")).toHaveCount(0);
   });
-  expect(problems).toEqual([]);
 });
 
 test("a stretch is tied to where it returns, and untied", async ({ page }) => {
