@@ -1,3 +1,4 @@
+import { FIGURE } from "../physics";
 import type { Conditions } from "../fingering/search/conditions";
 import { differences, type Fingering, type Pins } from "../fingering/study/fingering";
 import type { Lattice } from "../fingering/search/lattice";
@@ -19,9 +20,6 @@ export interface KeepingPrice {
   /** Notes that would then be fingered otherwise than in the figure: what there is to confuse. */
   readonly apart: number;
 }
-
-/** Onsets' notes on either side of a return that may give way to it. */
-const GIVES_WAY = 3;
 
 /**
  * For every return of every figure, the cost of keeping and of changing: the return with the figure's fingers, and
@@ -69,7 +67,7 @@ function asAnswered({ notes }: Figure, { notes: theirs, changed }: FigureReturn,
 /** The fingering's own digits everywhere but in a return and close beside it. */
 function standing(asked: readonly NoteId[], { notes }: FigureReturn, given: Fingering): Pins {
   const at = notes.map((id) => asked.indexOf(id));
-  const [from, to] = [Math.min(...at) - GIVES_WAY, Math.max(...at) + GIVES_WAY];
+  const [from, to] = [Math.min(...at) - FIGURE.givesWay, Math.max(...at) + FIGURE.givesWay];
   const pins: Record<NoteId, Finger> = {};
   asked.forEach((id, i) => {
     const finger = given[id];

@@ -6,6 +6,10 @@ export const FIGURE = {
   widestStep: 3,
   /** Part of its worth that a return keeps when it is not unchanged, 0 to 1. */
   changedWorth: 0.8,
+  /** Onsets to either side of a return that may give way when it is asked what keeping costs. */
+  givesWay: 3,
+  /** What a return is worth beside one on the same keys or by octaves, 0 to 1: by how, what can be remembered of it. */
+  worth: { exact: 1, octave: 1, chromatic: 0.9, diatonic: 0.8, mirrored: 0.7, inverted: 0.5 },
   /** Of so many onsets at most one may be changed. */
   onsetsAChange: 4,
 } as const;

@@ -18,6 +18,8 @@ export const DECIDING = {
   most: 10,
   /** Days where no concert is set. */
   withoutConcert: 7,
+  /** Days that are written out at most; later ones go on in the same way. */
+  daysWritten: 14,
 } as const;
 
 /** Shares of the target tempo at which options are tried. Choices: slow to calculate, fast snips to check. */

@@ -68,7 +68,6 @@ export const MOTION = {
   graceMs: 80,
   /** Quarter notes for which a note sounds when its own length says nothing, as of a grace note. A choice. */
   graceQuarters: 0.5,
-  /** White keys by which the thumb passes at most, as in arpeggios, and long fingers cross: farther apart the hand has moved. Choices. */
-  thumbPasses: 4,
+  /** White keys by which long fingers cross at most: farther apart the hand has moved. A choice. */
   longFingersCross: 2,
 } as const;

@@ -29,10 +29,15 @@ export const REMEDY_LOSS = {
   omit: 55,
 } as const;
 
+/** How far a remedy is looked at with what surrounds it: onsets to either side that are worked out and priced anew. A choice. */
+export const REMEDY_AROUND = 4;
+
 /** When a piece as written is not for a hand. */
 export const SURVEY = {
   /** Share of moments out of reach above which it is said. A choice. */
   tooMuch: 0.1,
+  /** How many of the worst places are listed. */
+  worst: 8,
   /** Strain that stands for a moment out of reach when places are put in order. A choice, above every strain. */
   beyond: 200,
 } as const;

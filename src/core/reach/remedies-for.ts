@@ -1,3 +1,4 @@
+import { REMEDY_AROUND } from "../physics";
 import { bestFingerings, judge, tasksOf, type Study } from "../fingering/study/study";
 import type { Fingering } from "../fingering/study/fingering";
 import type { Side } from "../hand/finger";
@@ -22,9 +23,6 @@ export interface RemedyTried extends Proposal {
   readonly strainHere: number;
   readonly fingering: Fingering;
 }
-
-/** Onsets to either side of the moment that are solved and priced with it. */
-const AROUND = 4;
 
 /**
  * Every remedy for what a hand cannot hold when a note is struck, least lost first and by strain where as much
@@ -118,8 +116,8 @@ function placementsAt(study: Study, at: Beats): readonly HandPlaced[] | null {
 /** The notes of the onsets about a moment, in both hands, and all that sound through them. */
 function notesAround({ task, onset, study }: Predicament): ReadonlySet<NoteId> {
   const { onsets } = task.line;
-  const from = onsets[Math.max(0, onset.index - AROUND)]!.at;
-  const to = onsets[Math.min(onsets.length - 1, onset.index + AROUND)]!.at;
+  const from = onsets[Math.max(0, onset.index - REMEDY_AROUND)]!.at;
+  const to = onsets[Math.min(onsets.length - 1, onset.index + REMEDY_AROUND)]!.at;
   const isNear = (n: Note) => compare(n.onset, to) <= 0 && (compare(n.onset, from) >= 0 || compare(endOf(n), from) > 0);
   return new Set(study.passage.notes.filter(isNear).map((n) => n.id));
 }

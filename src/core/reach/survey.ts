@@ -90,9 +90,6 @@ export function momentsIn(counts: Survey["counts"]): number {
   return GRADES.reduce((sum, grade) => sum + counts[grade], 0);
 }
 
-/** How many of the worst places are listed. */
-const WORST = 8;
-
 /**
  * Surveys a piece bar by bar: what sounds on from the bar before is in the bar's study. A generator: it can be
  * stopped between bars.
@@ -107,7 +104,7 @@ export function* surveying(bars: readonly BarOfStudy[], allows: Allowances): Gen
     surveyed.push({ index: at + 1, number: bar.number, right: worstOf(found, "right"), left: worstOf(found, "left") });
     yield at + 1;
   }
-  const worst = [...places].sort((a, b) => b.strain - a.strain || a.bar - b.bar).slice(0, WORST);
+  const worst = [...places].sort((a, b) => b.strain - a.strain || a.bar - b.bar).slice(0, SURVEY.worst);
   return { bars: surveyed, worst, counts: counted(places), remedies: helped(places) };
 }
 

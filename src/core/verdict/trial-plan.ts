@@ -1,4 +1,4 @@
-import { TRIAL_TEMPI } from "../physics";
+import { DECIDING, TRIAL_TEMPI } from "../physics";
 import { dayAfter, daysBetween, type Day } from "../time/days";
 
 /** One way to play an option on a trial day. */
@@ -16,9 +16,6 @@ export interface TrialDay {
   readonly attempts: readonly Attempt[];
 }
 
-/** Days that are written out at most; later ones go on in the same way. */
-const MOST_DAYS = 14;
-
 /**
  * What to try from a day to the deadline, both included: one option a day in turn, two or more where the days are
  * fewer than the options, and on the last day all of them. Every day goes from slow to short snips at the target tempo,
@@ -27,7 +24,7 @@ const MOST_DAYS = 14;
  * @param target quarter notes a minute
  */
 export function trialPlan(today: Day, deadline: Day, options: readonly string[], target: number): readonly TrialDay[] {
-  const days = Math.min(MOST_DAYS, Math.max(0, daysBetween(today, deadline)) + 1);
+  const days = Math.min(DECIDING.daysWritten, Math.max(0, daysBetween(today, deadline)) + 1);
   if (options.length === 0) return [];
   const aDay = Math.ceil(options.length / Math.max(1, days - 1));
   return Array.from({ length: days }, (_, i): TrialDay => {

@@ -1,3 +1,4 @@
+import { FIGURE } from "../../physics";
 import { commonShift, sameSide, type Relation } from "./relation";
 
 /** The same intervals from another key. */
@@ -8,7 +9,7 @@ export const chromatic = {
     const by = commonShift(figure.keys, answer.keys);
     return by !== null && by % 12 !== 0 ? by : null;
   },
-  worth: 0.9,
+  worth: FIGURE.worth.chromatic,
   say: (by) =>
     `the same intervals, ${Math.abs(by)} ${Math.abs(by) === 1 ? "semitone" : "semitones"} ${by > 0 ? "up" : "down"}`,
 } as const satisfies Relation;

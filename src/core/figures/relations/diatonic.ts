@@ -1,3 +1,4 @@
+import { FIGURE } from "../../physics";
 import { commonShift, sameSide, type Relation } from "./relation";
 
 /** The same steps of the scale from another of its notes. */
@@ -8,6 +9,6 @@ export const diatonic = {
     const by = commonShift(figure.steps, answer.steps);
     return by !== null && by !== 0 ? by : null;
   },
-  worth: 0.8,
+  worth: FIGURE.worth.diatonic,
   say: (by) => `${Math.abs(by)} ${Math.abs(by) === 1 ? "step" : "steps"} of the scale ${by > 0 ? "up" : "down"}`,
 } as const satisfies Relation;

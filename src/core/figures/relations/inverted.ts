@@ -1,3 +1,4 @@
+import { FIGURE } from "../../physics";
 import { commonShift, sameSide, type Relation } from "./relation";
 
 /** Upside down in the same hand. */
@@ -5,6 +6,6 @@ export const inverted = {
   name: "inverted",
   between: sameSide,
   shift: (figure, answer) => commonShift(figure.keys.map((key) => -key).reverse(), answer.keys),
-  worth: 0.5,
+  worth: FIGURE.worth.inverted,
   say: () => "upside down",
 } as const satisfies Relation;

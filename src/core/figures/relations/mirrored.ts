@@ -1,3 +1,4 @@
+import { FIGURE } from "../../physics";
 import { commonShift, type Relation } from "./relation";
 
 /** Reflected in the other hand: the same fingers make the same movements. */
@@ -10,6 +11,6 @@ export const mirrored = {
       figure.keys.map((key) => -key),
       answer.keys,
     ),
-  worth: 0.7,
+  worth: FIGURE.worth.mirrored,
   say: () => "mirrored in the other hand",
 } as const satisfies Relation;

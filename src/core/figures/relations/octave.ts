@@ -1,3 +1,4 @@
+import { FIGURE } from "../../physics";
 import { commonShift, sameSide, type Relation } from "./relation";
 
 export const octave = {
@@ -7,7 +8,7 @@ export const octave = {
     const by = commonShift(figure.keys, answer.keys);
     return by !== null && by !== 0 && by % 12 === 0 ? by : null;
   },
-  worth: 1,
+  worth: FIGURE.worth.octave,
   say: (by) => `${octaves(Math.abs(by) / 12)} ${by > 0 ? "up" : "down"}`,
 } as const satisfies Relation;
 

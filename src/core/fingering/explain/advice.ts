@@ -1,3 +1,4 @@
+import { TOLD } from "../../physics";
 import type { NoteId } from "../../passage/note";
 import { compareFingerings } from "./compare";
 import type { Fingering } from "../study/fingering";
@@ -14,12 +15,9 @@ export interface FingerChange {
   readonly why: string;
 }
 
-/** Notes of agreement that part one change from the next: nearer ones depend on one another. A choice. */
-const APART = 2;
-
 /**
  * What would be changed in a given fingering to come to a better one, stretch by stretch: runs of notes on which
- * they differ, together where fewer than APART notes lie between.
+ * they differ, together where fewer than TOLD.adviceApart notes lie between.
  */
 export function adviceOn(study: Study, given: Fingering, better: Fingering): readonly FingerChange[] {
   const before = judge(study, given);
@@ -37,7 +35,7 @@ export function adviceOn(study: Study, given: Fingering, better: Fingering): rea
 }
 
 /**
- * Runs of notes on which two fingerings differ, together where fewer than APART notes of agreement lie between.
+ * Runs of notes on which two fingerings differ, together where fewer than TOLD.adviceApart notes of agreement lie between.
  */
 export function stretches(
   notes: readonly NoteId[],
@@ -48,7 +46,7 @@ export function stretches(
   let last = -Infinity;
   notes.forEach((id, at) => {
     if ((given[id] ?? null) === (better[id] ?? null)) return;
-    if (at - last <= APART) runs.at(-1)!.push(id);
+    if (at - last <= TOLD.adviceApart) runs.at(-1)!.push(id);
     else runs.push([id]);
     last = at;
   });

@@ -1,3 +1,4 @@
+import { TOLD } from "../../physics";
 import type { NoteId } from "../../passage/note";
 import { placeText } from "../../passage/place";
 import { causeById } from "../cost/causes";
@@ -16,17 +17,13 @@ export interface Comparison {
   readonly sentence: string;
 }
 
-const LEAST_CHANGE = 0.01;
-/** Causes named on each side of a sentence. */
-const NAMED = 2;
-
 /** How a fingering stands against another that it is measured by. */
 export function compareFingerings(study: Study, given: Judged, against: Judged): Comparison {
   const differs = differences(notesAsked(study), given.fingering, against.fingering);
   const [mine, theirs] = [byCause(given), byCause(against)];
   const causes = [...new Set([...mine.keys(), ...theirs.keys()])]
     .map((cause) => ({ cause, label: causeById(cause).label, by: (mine.get(cause) ?? 0) - (theirs.get(cause) ?? 0) }))
-    .filter(({ by }) => Math.abs(by) >= LEAST_CHANGE)
+    .filter(({ by }) => Math.abs(by) >= TOLD.leastChange)
     .sort((a, b) => a.by - b.by);
   const by = given.strain - against.strain;
   return { differs, causes, by, sentence: sentenceOf(study, differs, causes) };
@@ -62,10 +59,10 @@ function sentenceOf(study: Study, differs: readonly NoteId[], causes: Comparison
   const first = study.passage.notes.find(({ id }) => id === differs[0])!;
   const many = differs.length === 1 ? "One note differs" : `${differs.length} notes differ`;
   const where = `${many}, from ${placeText(first.bar, first.beat)}`;
-  const gains = causes.filter(({ by }) => by < 0).slice(0, NAMED);
+  const gains = causes.filter(({ by }) => by < 0).slice(0, TOLD.causesCompared);
   const costs = causes
     .filter(({ by }) => by > 0)
-    .slice(-NAMED)
+    .slice(-TOLD.causesCompared)
     .reverse();
   const said = [
     gains.length > 0 ? `less for ${gains.map(amount).join(" and ")}` : "nothing is gained",

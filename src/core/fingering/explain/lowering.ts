@@ -1,3 +1,4 @@
+import { TOLD } from "../../physics";
 import { FINGERS, type Finger } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
 import type { Conditions } from "../search/conditions";
@@ -20,13 +21,6 @@ export interface Lowering {
   /** How many notes take another finger in all. */
   readonly changes: number;
 }
-
-/** Less than this is not worth saying. */
-const LEAST_GAIN = 0.5;
-/** What costs more elsewhere than so many times what is gained is no help. A choice. */
-const DEAREST = 2;
-/** How many are told at most. */
-const MOST_TOLD = 3;
 
 /**
  * What would lower the strain at a note: every other finger on it, and on the notes of its hand's onset before, is
@@ -57,7 +51,7 @@ export function* loweringAt(
       seen.add(digitsText(asked, best));
       const after = judge(study, best);
       const [gained, total] = [sumAt(here, after) - sumAt(here, judged), sumAt(asked, after) - sumAt(asked, judged)];
-      if (gained > -LEAST_GAIN || total - gained > -gained * DEAREST) continue;
+      if (gained > -TOLD.leastLowered || total - gained > -gained * TOLD.dearestLowered) continue;
       found.push({
         note: other,
         finger,
@@ -71,7 +65,7 @@ export function* loweringAt(
   }
   return found
     .sort((a, b) => a.total - b.total)
-    .slice(0, MOST_TOLD)
+    .slice(0, TOLD.waysToLower)
     .map(({ total: _, ...told }) => told);
 }
 

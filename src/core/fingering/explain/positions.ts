@@ -2,6 +2,8 @@ import { MOTION } from "../../physics";
 import type { Side } from "../../hand/finger";
 import { limitsOf } from "../../hand/hand";
 import { whiteWidth } from "../../keyboard/geometry";
+import { apart } from "../cost/pairs";
+import { passedBy } from "../cost/pass";
 import type { NoteId } from "../../passage/note";
 import { framesOf } from "../cost/price";
 import type { Fingering } from "../study/fingering";
@@ -84,12 +86,14 @@ function isCrossed(from: Press, to: Press): boolean {
   return from.finger !== to.finger && from.key !== to.key && from.finger < to.finger !== from.x < to.x;
 }
 
-/** Whether a finger crosses another while that still stands: the thumb as far as it can, long fingers by little. */
-function crosses(from: Press, to: Press, { instrument }: Task): boolean {
+/** Whether a finger crosses another while that still stands: the thumb within the hand's limits for the pair, long fingers by little; beyond it the hand has moved. */
+function crosses(from: Press, to: Press, { hand, instrument }: Task): boolean {
   if (!isCrossed(from, to)) return false;
-  const [low, high] = from.finger < to.finger ? [from, to] : [to, from];
-  const most = low.finger === 1 ? MOTION.thumbPasses : MOTION.longFingersCross;
-  return high.x - low.x >= -most * whiteWidth(instrument);
+  const least =
+    passedBy(from, to) > 0
+      ? limitsOf(hand, from.finger, to.finger).leastPractical
+      : -MOTION.longFingersCross * whiteWidth(instrument);
+  return apart(from, to) >= least;
 }
 
 /** The thumb passes fingers 2 to 4; past the little finger the whole hand moves. */

@@ -1,0 +1,141 @@
+import { findings } from "../../../../../tests/support/findings";
+import { studyOfKeys, studyOn } from "../../../../../tests/support/studies";
+import { note, passage } from "../../../../../tests/support/passages";
+import type { Note } from "../../../passage/note";
+import type { Manner, Tune } from "../../../passage/passage";
+import { bestFingerings, notesAsked, type Study } from "../../study/study";
+import { WEIGHTS } from "../weights";
+
+describe("causes of what is held and struck", () => {
+  it("keys held together: say which pair is nearest its widest, or how far it is short", () => {
+    const [octave] = findings(studyOfKeys([[60, 72]]), "15", "holding");
+    // Facing edges of an octave lie 150 mm apart; flat and leaning this hand opens to 1.03 of 187.
+    expect(octave!.found.words).toBe("held together: 1 and 5 could reach two keys more");
+    expect(findings(studyOfKeys([[60, 76]]), "15", "holding")[0]!.found.words).toBe(
+      "1 and 5 are 4 mm short of holding this",
+    );
+    expect(findings(studyOfKeys([[60, 64, 67]]), "135", "holding")).toEqual([]);
+  });
+
+  it("keys held together: ask less of a wider hand and on a narrower keyboard", () => {
+    const strain = (study: Study) => findings(study, "15", "holding")[0]?.found.strain ?? 0;
+    const octave = studyOfKeys([[60, 72]]);
+    expect(strain(studyOfKeys([[60, 72]], "right", {}, 220))).toBeLessThan(strain(octave));
+    expect(strain({ ...octave, instrument: { octaveWidth: 152 } })).toBeLessThan(strain(octave));
+  });
+
+  it("held note: counts every onset through which a note is lost, less with the pedal", () => {
+    const held = passage([
+      note("tune", 72, "0", "1"),
+      note("a", 64, "1/4", "1/4"),
+      note("b", 67, "1/2", "1/4"),
+      note("c", 65, "3/4", "1/4"),
+    ]);
+    const lost = (digits: string, pedal = false) =>
+      findings(studyOn(held, { pedal }), digits, "held-note").map((f) => f.found.strain);
+    expect(lost("5123")).toEqual([]);
+    const [early] = lost("5512");
+    const [late] = lost("5125");
+    expect(early!).toBeCloseTo(3 * late!, 6);
+    expect(lost("5125", true)[0]!).toBeLessThan(late!);
+  });
+
+  it("struck again: by the rate of the finger, of whole chords by that of the wrist, whatever the fingers", () => {
+    const strain = (keys: (number | number[])[], digits: string, tempo: number) =>
+      findings(studyOfKeys(keys, "right", { tempo }), digits, "repetition").reduce((sum, f) => sum + f.found.strain, 0);
+    expect(strain([60, 60], "22", 40)).toBe(0);
+    expect(strain([60, 60], "22", 160)).toBeGreaterThan(0);
+    const octaves = [
+      [60, 72],
+      [60, 72],
+    ];
+    expect(strain(octaves, "1515", 160)).toBeGreaterThan(0);
+    expect(strain(octaves, "1514", 160)).toBeCloseTo(strain(octaves, "1515", 160), 9);
+  });
+
+  it("same finger again: a tune note held until its finger must strike another key", () => {
+    const tune = passage([
+      note("c", 72, "0", "1"),
+      note("a", 64, "1/2", "1/2"),
+      note("b", 71, "1", "1"),
+      note("d", 62, "3/2", "1/2"),
+    ]);
+    expect(findings(studyOn(tune), "5152", "same-finger").map((f) => f.at)).toEqual([2]);
+    expect(findings(studyOn(tune), "5142", "same-finger")).toEqual([]);
+  });
+
+  it("note out of reach: costs more at the outside of a chord", () => {
+    const chord = studyOfKeys([[60, 64, 67]]);
+    const strain = (digits: string) => findings(chord, digits, "left-out")[0]!.found.strain;
+    expect(strain("035")).toBeGreaterThan(strain("105"));
+  });
+
+  it("opening held on: mm beyond relaxed times the ms until the next onset, less where it is let go", () => {
+    const held = (touch: Manner["touch"]) =>
+      findings(
+        studyOfKeys(
+          [
+            [60, 72],
+            [60, 72],
+          ],
+          "right",
+          { tempo: 60, touch },
+        ),
+        "1515",
+        "held-open",
+      )[0]!.found;
+    const beyond = 164.5 - (10 * (164.5 / 12) * 187) / ((15 * 164.5) / 12);
+    expect(held("legato")).toMatchObject({ amount: 250, strain: expect.closeTo(beyond * 0.25 * WEIGHTS.heldOpen, 6) });
+    expect(held("detached")).toMatchObject({
+      amount: 125,
+      strain: expect.closeTo(beyond * 0.125 * WEIGHTS.heldOpen, 6),
+    });
+    expect(
+      findings(
+        studyOfKeys([
+          [60, 64],
+          [60, 64],
+        ]),
+        "1313",
+        "held-open",
+      ),
+    ).toEqual([]);
+  });
+
+  it("load: weak fingers weigh more where it is loud or the tune lies, the thumb where it is soft", () => {
+    const at = (more: Partial<Note>, tune?: Tune) => ({
+      ...studyOn({ ...passage([note("a", 64, "0", "1", more)]), ...(tune ? { tune } : {}) }),
+    });
+    const strain = (study: Study, digit: string, cause: string) => findings(study, digit, cause)[0]?.found.strain ?? 0;
+    const weak = (more: Partial<Note>, tune?: Tune) => strain(at(more, tune), "5", "weak-finger");
+    expect(weak({ loudness: 0.2 })).toBeLessThan(weak({}));
+    expect(weak({ loudness: 0.9 })).toBeGreaterThan(weak({}));
+    expect(weak({ accent: true })).toBeGreaterThan(weak({}));
+    expect(weak({}, { top: true })).toBeGreaterThan(weak({}));
+    expect(strain(at({ loudness: 0.2 }), "1", "heavy-finger")).toBeGreaterThan(0);
+    expect(strain(at({}), "1", "heavy-finger")).toBe(0);
+  });
+
+  it("finger changed on a held key: where the finger is wanted elsewhere and enough of the note is left", () => {
+    const held = passage([note("low", 60, "0", "2"), note("a", 64, "1/2", "1/2"), note("b", 67, "1", "1")]);
+    expect(findings(studyOn(held), "215", "change-on-key")).toEqual([]);
+    const [change] = findings(studyOn(held), "225", "change-on-key");
+    expect(change!.found.words).toBe("from 2 to 1 on the held C");
+    expect(findings(studyOn(held), "225", "held-note")).toEqual([]);
+    const short = passage([note("low", 60, "0", "9/16"), note("a", 64, "1/2", "1/2")]);
+    expect(findings(studyOn(short), "22", "change-on-key")).toEqual([]);
+    expect(findings(studyOn(short), "22", "held-note")).toHaveLength(1);
+  });
+
+  it("thumb on two keys: lets one hand strike six", () => {
+    const six = studyOfKeys([[60, 62, 64, 65, 67, 69]]);
+    expect(findings(six, "112345", "doubled-thumb")).toHaveLength(1);
+    expect(
+      notesAsked(six)
+        .map((id) => bestFingerings(six, {}, 1)[0]![id])
+        .join(""),
+    ).toBe("112345");
+    const black = studyOfKeys([[61, 63, 65, 67, 69, 70]]);
+    expect(Object.values(bestFingerings(black, {}, 1)[0]!)).toContain(null);
+  });
+});
