@@ -1,5 +1,6 @@
 import next from "eslint-config-next/core-web-vitals";
 import nextTypeScript from "eslint-config-next/typescript";
+import jsdoc from "eslint-plugin-jsdoc";
 import prettier from "eslint-config-prettier";
 
 const config = [
@@ -35,6 +36,21 @@ const config = [
       "@typescript-eslint/no-explicit-any": "error",
       "no-console": "error",
       "max-lines-per-function": ["error", { max: 60, skipComments: true }],
+    },
+  },
+  {
+    // What the core offers says what it takes and gives: units, order, limits.
+    files: ["src/core/**"],
+    ignores: ["**/*.test.ts"],
+    plugins: { jsdoc },
+    rules: {
+      "jsdoc/require-jsdoc": [
+        "error",
+        {
+          publicOnly: true,
+          require: { FunctionDeclaration: true, ArrowFunctionExpression: false, ClassDeclaration: true },
+        },
+      ],
     },
   },
   {

@@ -40,7 +40,7 @@ function explanation({ study }: Opened, wishes: Wishes): WordsFound {
   const entry = {
     strain: rounded(judged.strain),
     peak: judged.peak && { note: judged.peak.note, strain: rounded(judged.peak.strain) },
-    hands: parts.hands.map(({ side, strain, strokes }) => ({ hand: side, strain: rounded(strain), strokes })),
+    hands: parts.hands.map(({ side, strain, onsets }) => ({ hand: side, strain: rounded(strain), onsets })),
     positions: parts.joins.map(({ side, notes, join, strain }) => ({
       hand: side,
       notes,

@@ -49,6 +49,7 @@ export const EMPTY_BAR: EntryBar = [[], [], [], []];
 /** Bars at most: this is for hard spots, not for whole pieces. */
 export const MOST_BARS = 64;
 
+/** What stands in one voice of a bar, in order; empty where bar (from 0) or voice is none of the entry's. */
 export function itemsAt({ bars }: Entry, { bar, voice }: Pick<Cursor, "bar" | "voice">): readonly Item[] {
   return bars[bar]?.[voice] ?? [];
 }

@@ -31,6 +31,7 @@ export function barBeats([count, unit]: readonly [number, number]): Beats {
   return beats(count * 4, unit);
 }
 
+/** Quarter notes that lengths last together, exactly; 0 for none. */
 export function sumOf(lengths: readonly Length[]): Beats {
   return lengths.reduce((sum, length) => add(sum, beatsOf(length)), ZERO);
 }

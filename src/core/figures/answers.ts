@@ -91,6 +91,7 @@ function returnOf(answer: Answer, from: number, start: number, length: number): 
   };
 }
 
+/** Notes of the onsets from one on, lowest from the thumb first; `from` and `length` count onsets, from 0; what lies past the end is left out. */
 export function notesFrom({ moments }: Melody, from: number, length: number): Figure["notes"] {
   return moments.slice(from, from + length).flatMap((m) => m.notes);
 }

@@ -21,6 +21,7 @@ export interface Melody {
   readonly moments: readonly MelodyOnset[];
 }
 
+/** What one hand plays as figures are compared by: an entry an onset, the notes of each from the thumb outwards. */
 export function melodyOf({ line }: Task, byId: ReadonlyMap<NoteId, Note>): Melody {
   return { side: line.side, moments: line.onsets.map((onset) => momentOf(onset, line.side, byId)) };
 }

@@ -13,6 +13,7 @@ const NAMES: Record<Finger, string> = {
   5: "little finger",
 };
 
+/** The finger in words: "thumb", "index" to "little finger". */
 export function fingerName(finger: Finger): string {
   return NAMES[finger];
 }

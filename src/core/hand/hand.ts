@@ -67,6 +67,7 @@ export function pairIndex(lower: Finger, upper: Finger): number {
   return (lower - 1) * 5 + upper - 1;
 }
 
+/** How far two different fingers of a hand close and open, in mm between contacts; in either order. */
 export function limitsOf(hand: Hand, a: Finger, b: Finger): Limits {
   return hand.limits[a < b ? pairIndex(a, b) : pairIndex(b, a)] as Limits;
 }

@@ -17,6 +17,7 @@ export function pitch(value: number): Pitch {
   return value as Pitch;
 }
 
+/** Whether a number is a key of the piano: whole, from the lowest A (21) to the highest C (108). */
 export function isOnKeyboard(value: number): value is Pitch {
   return Number.isInteger(value) && value >= KEYBOARD.lowestKey && value <= KEYBOARD.highestKey;
 }
@@ -26,6 +27,7 @@ export function pitchClass(key: Pitch): number {
   return key % 12;
 }
 
+/** Whether a key is black. */
 export function isBlack(key: Pitch): boolean {
   return BLACK.includes(key % 12);
 }

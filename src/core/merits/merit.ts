@@ -40,7 +40,10 @@ export interface MeritFound {
   readonly more?: string;
 }
 
-/** @param figures those that return in the study; none where they are not looked for */
+/**
+ * A judged fingering with what merits look at: its positions and its figures.
+ * @param figures those that return in the study; none where they are not looked for
+ */
 export function fingered(study: Study, judged: Judged, figures: readonly Figure[] = []): Fingered {
   const hands = tasksOf(study).map((task) => ({
     task,

@@ -46,6 +46,7 @@ function* solvingLeaning(
   return yield* solving(latticesOf(leant), leaningConditions(leant, leaning, conditions), k);
 }
 
+/** The k best fingerings of a study with a leaning, least strain first, at once. @throws what the search throws. */
 export function bestLeaning(study: Study, leaning: Leaning, conditions: Conditions, k: number): readonly Solved[] {
   return drain(solvingLeaning(study, leaning, conditions, k));
 }

@@ -6,20 +6,26 @@ import { AT_ONCE, gainOf, type Demand, type PlacementCauses } from "./causes";
 import type { TipStanding } from "./standing";
 import { limitsIn, strainOfWay, type Shape, type Way } from "./ways";
 
-/** Infinity outside the limits of the hand. */
+/**
+ * Strain of a pair of fingers at an opening in mm between contacts: 0 at rest, 50 at the comfortable limit, 100 at the widest;
+ * Infinity outside the limits of the hand.
+ */
 export function strainOfPair(limits: Limits, opening: number): number {
   if (opening > limits.widestPractical + 1e-9 || opening < limits.leastPractical - 1e-9) return Infinity;
   return Math.max(strainOfOpening(opening, limits), strainOfClosing(opening, limits));
 }
 
-/** 0 up to what is free, then straight to 100 at the most; Infinity beyond. */
+/**
+ * Strain of a tip so many mm farther in or out than the hand at ease has it: 0 up to what is free, then straight to 100 at the most;
+ * Infinity beyond.
+ */
 export function strainOfUneven(mm: number): number {
   const { freeUneven, mostUneven } = PLACEMENT;
   if (mm > mostUneven + 1e-9) return Infinity;
   return mm <= freeUneven ? 0 : (100 * (mm - freeUneven)) / (mostUneven - freeUneven);
 }
 
-/** Ulnar deviation in degrees, positive towards the little finger; 0 with ease, 100 at the most, Infinity beyond. */
+/** Strain of ulnar deviation in degrees, positive towards the little finger: 0 with ease, 100 at the most, Infinity beyond. */
 export function strainOfDeviation(ulnarDeviation: number): number {
   const side = ulnarDeviation >= 0 ? 0 : 1;
   const [ease, most] = [PLACEMENT.deviationEase[side], PLACEMENT.deviationMost[side]];

@@ -15,6 +15,7 @@ export function gradeOf(placement: Placement): Grade {
   return placement.kind === "held" ? gradeOfStrain(placement.strain) : "out-of-reach";
 }
 
+/** The grade of a strain from 0 on: relaxed, working to the comfortable limit, strained beyond it. */
 export function gradeOfStrain(strain: number): Grade {
   if (strain <= RELAXED) return "relaxed";
   return strain <= COMFORT ? "working" : "strained";

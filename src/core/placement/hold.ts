@@ -17,7 +17,10 @@ interface KeysBeyond {
 
 export type KeysAnswer = KeysHeld | KeysBeyond;
 
-/** @param keys any order, each once */
+/**
+ * How one hand holds keys at once: the easiest fingers and placement of all, or which pair is short and by how much.
+ * @param keys any order, each once
+ */
 export function holdKeys(keys: readonly Pitch[], placements: Placements): KeysAnswer {
   return easiest(keys, placements, (holds) => placements.look(holds));
 }

@@ -33,6 +33,7 @@ const RADIX = [0, 1, 2, 3, 4].map((place) => OFFSETS ** place);
 /** Octave in which kept placements stand. */
 const HOME_OCTAVE = 5;
 
+/** Places a hand on keys of an instrument, and keeps what it has found; a resting finger is no hindrance here. */
 export function placementsOf(hand: Hand, instrument: Instrument): Placements {
   const working: Hand = { ...hand, resting: [] };
   const kept = new Map<number, Placement>();

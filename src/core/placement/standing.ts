@@ -70,6 +70,7 @@ export function intervalsOf(standing: readonly TipStanding[]): readonly Interval
   return standing.map(({ spot }) => ({ least: spot.left, most: spot.right }));
 }
 
+/** mm along the keyboard as a right hand has it: mirrored for a left one. */
 export function mirrored(hand: Hand, x: number): number {
   return hand.side === "right" ? x : -x;
 }

@@ -86,6 +86,7 @@ export function isBeyond({ counts }: Survey): boolean {
   return counts["out-of-reach"] > SURVEY.tooMuch * momentsIn(counts);
 }
 
+/** Moments of all grades together. */
 export function momentsIn(counts: Survey["counts"]): number {
   return GRADES.reduce((sum, grade) => sum + counts[grade], 0);
 }

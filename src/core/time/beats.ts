@@ -20,18 +20,22 @@ export function beats(value: number | string, per = 1): Beats {
   }
 }
 
+/** a + b, exactly. */
 export function add(a: Beats, b: Beats): Beats {
   return summed(a, b, 1) ?? (new Fraction(a).add(b).toFraction() as Beats);
 }
 
+/** a - b, exactly. */
 export function subtract(a: Beats, b: Beats): Beats {
   return summed(a, b, -1) ?? (new Fraction(a).sub(b).toFraction() as Beats);
 }
 
+/** a times b, exactly. */
 export function multiply(a: Beats, b: Beats): Beats {
   return product(a, b) ?? (new Fraction(a).mul(b).toFraction() as Beats);
 }
 
+/** a / b, exactly. @throws Error where b is 0. */
 export function divide(a: Beats, b: Beats): Beats {
   return new Fraction(a).div(b).toFraction() as Beats;
 }
@@ -84,6 +88,7 @@ export function compare(a: Beats, b: Beats): number {
 /** Farther apart than this floating-point numbers are in the order of their fractions. */
 export const SURELY_APART = 1e-6;
 
+/** The later of two; the first where they are equal. */
 export function later(a: Beats, b: Beats): Beats {
   return compare(a, b) >= 0 ? a : b;
 }

@@ -30,6 +30,7 @@ export type Standing =
     };
 
 /**
+ * Where a passage stands by what was said of it and practised.
  * @param events oldest first
  * @param practised the days on which the passage was practised, in any order; the day of the verdict itself counts
  */

@@ -18,6 +18,7 @@ export const RELATIONS = [
 
 export type RelationName = (typeof RELATIONS)[number]["name"];
 
+/** The relation of that name; each name has one. */
 export function relationByName(name: RelationName): Relation {
   return RELATIONS.find((relation) => relation.name === name)!;
 }

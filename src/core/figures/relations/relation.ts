@@ -14,6 +14,7 @@ export interface Relation {
   say(by: number): string;
 }
 
+/** Whether a figure and its return are played by one hand. */
 export function sameSide(a: Side, b: Side): boolean {
   return a === b;
 }

@@ -10,6 +10,7 @@ export function fingers(a: Press | null, b: Press | null): string {
     .join(" and ");
 }
 
+/** A distance in whole mm. */
 export function mm(amount: number): string {
   return `${Math.round(amount)} mm`;
 }
@@ -31,10 +32,12 @@ export function seconds(amount: number): string {
   return amount < 1000 ? ms(amount) : `${(amount / 1000).toFixed(1)} seconds`;
 }
 
+/** A time in whole ms. */
 export function ms(amount: number): string {
   return `${Math.round(amount)} ms`;
 }
 
+/** Times a second, to one decimal. */
 export function hz(amount: number): string {
   return `${amount.toFixed(1)} a second`;
 }

@@ -17,7 +17,10 @@ export interface Comparison {
   readonly sentence: string;
 }
 
-/** How a fingering stands against another that it is measured by. */
+/**
+ * How a fingering stands against another that it is measured by, both judged on one study: `by` is a difference of mean strains,
+ * negative where the first strains less.
+ */
 export function compareFingerings(study: Study, given: Judged, against: Judged): Comparison {
   const differs = differences(notesAsked(study), given.fingering, against.fingering);
   const [mine, theirs] = [byCause(given), byCause(against)];
@@ -29,12 +32,12 @@ export function compareFingerings(study: Study, given: Judged, against: Judged):
   return { differs, causes, by, sentence: sentenceOf(study, differs, causes) };
 }
 
-/** The same of two fingerings. */
+/** The same of two fingerings that are not judged yet. */
 export function compare(study: Study, given: Judged["fingering"], against: Judged["fingering"]): Comparison {
   return compareFingerings(study, judge(study, given), judge(study, against));
 }
 
-/** Share of the mean strain by cause. */
+/** Share of the mean strain by cause: strain points an onset, of the causes that were found at all. */
 export function byCause({ notes, onsets }: Judged): ReadonlyMap<string, number> {
   const sums = new Map<string, number>();
   const all = Object.values(notes);
@@ -43,7 +46,10 @@ export function byCause({ notes, onsets }: Judged): ReadonlyMap<string, number> 
   return sums;
 }
 
-/** What each note strains more in one fingering than in another. */
+/**
+ * What each note strains more in one fingering than in another, in strain points, negative where it strains less,
+ * note by note of the first.
+ */
 export function byNoteDifference(
   given: Judged,
   against: Judged,

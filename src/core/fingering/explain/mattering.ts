@@ -7,7 +7,10 @@ export interface Told {
   readonly folded: readonly CauseJudged[];
 }
 
-/** @param causes largest first */
+/**
+ * The findings of a note that are told at once, and the rest: at most TOLD.most, and none below TOLD.least but the first.
+ * @param causes of one note, largest strain first
+ */
 export function mattering(causes: readonly CauseJudged[]): Told {
   const count = Math.min(TOLD.most, causes.filter(({ strain }) => strain >= TOLD.least).length);
   return { told: causes.slice(0, count), folded: causes.slice(count) };

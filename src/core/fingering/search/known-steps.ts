@@ -23,6 +23,7 @@ export interface KnownSteps {
 /** Figures kept at most; what comes after is laid out anew each time. */
 export const MOST_KEPT = 20_000;
 
+/** An empty store of what steps cost, to be kept between searches of one task. */
 export function knownSteps(): KnownSteps {
   return { keyFor, steps: new Map(), pairs: new Map() };
 }

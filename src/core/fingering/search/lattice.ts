@@ -12,7 +12,10 @@ export interface Lattice {
   layer(index: number): Layer;
 }
 
-/** @param pins fingers that every layer is confined to; none for a lattice that serves all pins */
+/**
+ * Everything one hand can do in its line: every candidate of every onset, and what each step strains.
+ * @param pins fingers that every layer is confined to; none for a lattice that serves all pins
+ */
 export function latticeOf(task: Task, pins?: PinnedDigits): Lattice {
   const { onsets, strokes } = task.line;
   const layers: Layer[] = [];

@@ -71,6 +71,7 @@ export interface ShapeRun {
   readonly curledFirst: boolean;
 }
 
+/** Stretches of frames (indices from 0, both ends included) in which the hand keeps one shape, each with why; in order, without gaps. */
 export function shapeRunsOf({ frames }: HandPlan, { school }: Pick<PlanMarks, "school">): readonly ShapeRun[] {
   const runs: { from: number; to: number; shape: ShapeRun["shape"]; why: string; curledFirst: boolean }[] = [];
   frames.forEach(({ shape, texture }, i) => {

@@ -34,6 +34,7 @@ function outwards(x: number, side: Side, on: Instrument): number {
   return (side === "right" ? 1 : -1) * (x - bodyMiddle(on));
 }
 
+/** The room that a hand's way leaves the elbow and the trunk: mm and degrees over all frames in which it plays; with none played, no travel and no limit. */
 export function bodyRoomOf(frames: readonly PlanFrame[], side: Side, on: Instrument): BodyRoom {
   const played = frames.filter((f) => f.notes.length > 0);
   const x = played.map((f) => f.wrist.at.x);

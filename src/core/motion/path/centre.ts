@@ -21,7 +21,10 @@ export function offCentre({ x, ease, tips }: PlanFrame): number {
   return tips.length === 0 ? 0 : x - ease;
 }
 
-/** @param releases the time before each onset but the first, see releasesOf */
+/**
+ * Where the fingers reach sideways although there is time to carry the hand.
+ * @param releases the time before each onset but the first, see releasesOf
+ */
 export function reachedSideways(
   frames: readonly PlanFrame[],
   releases: readonly Release[],

@@ -36,7 +36,10 @@ const ENOUGH = 1e-7;
 /** Keeps speeds determined where one knot stands alone. */
 const STILL = 1e-6;
 
-/** @param smoothing ms over which the interval after each knot is smoothed; one fewer than there are knots */
+/**
+ * The smoothest course through knots in order of time, within the bounds of each.
+ * @param smoothing ms over which the interval after each knot is smoothed; one fewer than there are knots
+ */
 export function smoothest(knots: readonly Knot[], smoothing: readonly number[]): Course {
   const n = knots.length;
   const way: Course = {

@@ -37,4 +37,5 @@ export function eachHand(
   };
 }
 
+/** A figure as a whole number. */
 export const whole = (amount: number): string => String(Math.round(amount));

@@ -13,7 +13,11 @@ export interface TyingPrice {
   readonly exact: boolean;
 }
 
-/** @param tied the best with the ties @param free the best without */
+/**
+ * What the ties of a passage cost: the mean strain they add, and the note on which most of it falls.
+ * @param tied the best with the ties
+ * @param free the best without
+ */
 export function tyingPrice(study: Study, tied: Solved, free: Solved): TyingPrice {
   const [kept, loose] = [judge(study, tied.fingering), judge(study, free.fingering)];
   const [most] = [...byNoteDifference(kept, loose)].sort((a, b) => b.by - a.by);

@@ -32,7 +32,7 @@ export function often(count: number): string {
   return count === 1 ? "once" : count === 2 ? "twice" : `${count} times`;
 }
 
-/** How many notes have a finding of a cause that some test holds for. */
+/** The notes that have a finding of a cause, in the order of the judged notes. */
 export function notesWith({ judged }: Reading, cause: string): readonly NoteId[] {
   return Object.entries(judged.notes).flatMap(([id, { causes }]) =>
     causes.some((found) => found.cause === cause && found.strain > 0) ? [id as NoteId] : [],

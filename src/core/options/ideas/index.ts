@@ -19,6 +19,7 @@ export interface Ideas {
   readonly joins: ReadonlySet<string>;
 }
 
+/** What a fingering's ideas amount to, each in its own unit and in the order of the ideas, and the notes at which the hand is set anew. */
 export function ideasOf(study: Study, judged: Judged): Ideas {
   const reading: Reading = { study, judged, positions: positionsOf(study, judged.fingering) };
   return {

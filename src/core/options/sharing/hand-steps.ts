@@ -37,6 +37,7 @@ export interface HandSteps {
   forget(but: ReadonlySet<Stand>): void;
 }
 
+/** The steps that one hand can make from onset to onset of a passage that is being shared out. `strokeCount`: strokes of both hands in all. */
 export function handSteps(task: Task, strokeCount: number): HandSteps {
   const costs = costsOf(task);
   const stands = new Map<string, Stand>();

@@ -68,6 +68,7 @@ function splitsOf(count: number, crossing: boolean): readonly Split[] {
   return Array.from({ length: count + 1 }, (_, lower) => (1 << lower) - 1);
 }
 
+/** Whether the key at a place (from 0) of a split moment is the right hand's. */
 export function bit(split: Split, place: number): boolean {
   return (split & (1 << place)) !== 0;
 }

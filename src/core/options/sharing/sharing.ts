@@ -115,6 +115,7 @@ function keyOf(right: Stand, left: Stand): number {
   return right.id * 2 ** 26 + left.id;
 }
 
+/** Shares a study's notes out between the hands, at once. */
 export function share(study: Study, wishes: SharingWishes): Shared {
   return drain(sharing(study, wishes));
 }

@@ -11,6 +11,7 @@ import { shorter } from "./shorter";
 /** Every kind of remedy, those that lose least first. */
 export const REMEDIES: readonly Remedy[] = [edges, flat, lean, otherHand, shorter, roll, omit, fold];
 
+/** What a kind of remedy is called on the screen. */
 export function remedyLabel(kind: Remedy["kind"]): string {
   return REMEDIES.find((r) => r.kind === kind)!.label;
 }

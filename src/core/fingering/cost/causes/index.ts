@@ -58,6 +58,7 @@ export const CAUSES: readonly Cause[] = [
   restingFinger,
 ];
 
+/** The cause of that id. @throws RangeError where there is none. */
 export function causeById(id: string): Cause {
   const cause = CAUSES.find((c) => c.id === id);
   if (!cause) throw new RangeError(`There is no cause "${id}".`);

@@ -31,4 +31,5 @@ export interface SignPlaced extends SignFound {
   readonly own: boolean;
 }
 
+/** A sign found at a note; none where there is no note. */
 export const at = (note: NoteId | undefined): readonly SignFound[] => (note ? [{ note, to: null }] : []);
