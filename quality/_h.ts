@@ -46,8 +46,7 @@ if (!only) {
         g += c.graded.length;
         cs++;
         if (best === c.graded.length) w++;
-        else if (verbose && tied)
-          console.log(`   ${c.name.padEnd(34)} ${ours.join("")} acc ${c.accepted[0]!.join("")}`);
+        else if (verbose) console.log(`   ${c.name.padEnd(34)} ${ours.join("")} acc ${c.accepted[0]!.join("")}`);
       }
       out += ` ${table.slice(0, 10)} ${n}/${g} ${w}/${cs};`;
     }

@@ -87,9 +87,9 @@ describe("what the player makes of a plan", () => {
 
   it("goes out with the file: own words always, the plan's signs where they are asked for", async () => {
     const [option] = (await data()).options;
-    const text = async (signs: "own" | "plan") =>
+    const text = async (signs: "own" | "all") =>
       new TextDecoder().decode((await exportOption(db, option!.id, "all", signs))!.bytes);
-    const [own, plan] = [await text("own"), await text("plan")];
+    const [own, plan] = [await text("own"), await text("all")];
     expect(own).toContain("<words>think of the far end</words>");
     expect(own).not.toContain("<bracket");
     expect(plan).toContain("<words>think of the far end</words>");

@@ -84,6 +84,7 @@ function PlanAside({ bench }: { bench: BenchInHand }) {
         tried={planShown.tried}
         onTry={planShown.setTried}
         onGo={bench.chooseNote}
+        signs={settings.signs}
       />
     </aside>
   );

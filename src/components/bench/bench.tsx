@@ -59,7 +59,7 @@ function Title({ bench }: { bench: BenchInHand }) {
   const { data, held, inView, settings, setSettings, showKeys, planShown } = bench;
   const asked = new URLSearchParams({
     ...(settings.digits === "doubt" ? { digits: "doubt" } : {}),
-    ...(planShown.aside === "plan" ? { signs: "plan" } : {}),
+    ...(planShown.aside === "plan" ? { signs: settings.signs } : {}),
   });
   return (
     <PassageTitle data={data}>

@@ -3,6 +3,7 @@
 import { SlidersHorizontal } from "lucide-react";
 import { Popover } from "radix-ui";
 import type { Side } from "@/core/hand/finger";
+import type { SignsShown } from "@/core/motion/marks/signs";
 import type { LaneId } from "../score/plan/lane";
 import { useStored } from "../keeping/use-stored";
 import type { PlayerSettings } from "../playing/use-player";
@@ -18,6 +19,8 @@ export interface ViewSettings extends PlayerSettings {
   readonly hands: "both" | Side;
   /** Lanes of the hand plan that are not folded. */
   readonly planLanes: readonly LaneId[];
+  /** Which signs of the hand plan stand on the score. */
+  readonly signs: SignsShown;
 }
 
 const USUAL: ViewSettings = {
@@ -26,6 +29,7 @@ const USUAL: ViewSettings = {
   digits: "all",
   hands: "both",
   planLanes: ["turn", "in-out", "release"],
+  signs: "few",
   loop: false,
   countIn: true,
   click: false,
@@ -93,6 +97,16 @@ export function ViewMenu({ settings, twoHands, onSettings }: Props) {
               ["doubt", "Only in doubt"],
             ]}
             onChange={(digits) => set("digits", digits)}
+          />
+          <Choice
+            label="Signs of the hand plan"
+            value={settings.signs}
+            options={[
+              ["few", "A few"],
+              ["all", "All"],
+              ["own", "My own"],
+            ]}
+            onChange={(signs) => set("signs", signs)}
           />
           {twoHands && (
             <Choice

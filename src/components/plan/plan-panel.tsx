@@ -1,5 +1,6 @@
 "use client";
 
+import type { SignsShown } from "@/core/motion/marks/signs";
 import type { Plan } from "@/core/motion/plan/plan";
 import type { Side } from "@/core/hand/finger";
 import type { Note, NoteId } from "@/core/passage/note";
@@ -22,10 +23,12 @@ interface Props {
   readonly tried: Tried | null;
   readonly onTry: (tried: Tried | null) => void;
   readonly onGo: (note: NoteId) => void;
+  /** Which signs stand on the score. */
+  readonly signs: SignsShown;
 }
 
 /** The hand plan in words: what to change, how the hand lies at the note in hand, its groups, its signs, its tune. */
-export function PlanPanel({ plan, inHand, notes, note, sideOf, stretch, tried, onTry, onGo }: Props) {
+export function PlanPanel({ plan, inHand, notes, note, sideOf, stretch, tried, onTry, onGo, signs }: Props) {
   if (!plan) return <p className="text-soft">The plan is being worked out.</p>;
   const hand = note ? plan.hands.find((h) => h.side === sideOf(note)) : undefined;
   const at = hand && note ? hand.frames.findIndex((f) => f.notes.includes(note)) : -1;
@@ -34,7 +37,7 @@ export function PlanPanel({ plan, inHand, notes, note, sideOf, stretch, tried, o
       <WarningList warnings={plan.warnings} notes={notes} onGo={onGo} />
       {hand && at >= 0 && <AtOnset {...{ hand, at, inHand, tried, onTry }} tempo={plan.tempo} />}
       <TuneForm plan={plan} inHand={inHand} notes={notes} stretch={stretch} note={note} onGo={onGo} />
-      <SignEditor plan={plan} inHand={inHand} notes={notes} note={note} sideOf={sideOf} />
+      <SignEditor plan={plan} inHand={inHand} notes={notes} note={note} sideOf={sideOf} shown={signs} />
       <WholePassage hands={plan.hands} />
       <WatchedForm inHand={inHand} />
       <p className="border-l-2 border-hairline pl-3 text-xs text-soft">

@@ -33,6 +33,7 @@ function Panel({ onMarks, note = notes[0]!.id }: { onMarks?: (marks: PlanMarks) 
       tried={null}
       onTry={() => undefined}
       onGo={() => undefined}
+      signs="few"
     />
   );
 }
@@ -94,7 +95,16 @@ describe("lanes", () => {
         expect(words.length).toBeGreaterThan(3);
       }
     }
-    const windows = PLAN_LANES.find((l) => l.id === "release")!.series(plan.hands[0]!, FULL_SIZE);
+    const octaves = studyOfKeys(
+      [
+        [60, 72],
+        [62, 74],
+      ],
+      "right",
+      { tempo: 120 },
+    );
+    const held = planOf(octaves, fingered(octaves, "1515")).hands[0]!;
+    const windows = PLAN_LANES.find((l) => l.id === "release")!.series(held, FULL_SIZE);
     expect(windows.points.some((p) => p.beyond)).toBe(true);
   });
 });

@@ -106,7 +106,7 @@ function drawnOf(
   marks: Parameters<typeof signsOf>[1],
   sideOf: (note: NoteId) => Side,
   instrument: Instrument,
-  { planLanes, hands }: ViewSettings,
+  { planLanes, hands, signs }: ViewSettings,
   onFold: (lane: LaneId) => void,
 ): PlanDrawn {
   const seen = plan.hands.filter(({ side }) => hands === "both" || side === hands);
@@ -117,7 +117,7 @@ function drawnOf(
       kind,
       hands: seen.map((hand) => ({ side: hand.side, series: series(hand, instrument) })),
     })),
-    signs: signsOf({ ...plan, hands: seen }, marks, sideOf),
+    signs: signsOf({ ...plan, hands: seen }, marks, sideOf, signs),
     onFold,
   };
 }

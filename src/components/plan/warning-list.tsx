@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo, useState } from "react";
+import { useState } from "react";
 import type { Warning } from "@/core/motion/warnings";
 import type { Note, NoteId } from "@/core/passage/note";
 import { placeText } from "@/core/passage/place";
@@ -11,60 +11,60 @@ interface Props {
   readonly onGo: (note: NoteId) => void;
 }
 
-/** Kinds of warnings shown before more are asked for. */
-const SHOWN = 4;
+/** Warnings that stand open before more are asked for, and places of each where it comes again. */
+const SHOWN = 3;
+const PLACES = 5;
 
-/** What to change, one of each kind in full with its other places. */
+/** What to change: of each kind the worst in full with its other places, three at first. */
 export function WarningList({ warnings, notes, onGo }: Props) {
-  const kinds = useMemo(() => {
-    const by = new Map<string, Warning[]>();
-    for (const warning of warnings)
-      by.set(`${warning.id} ${warning.side}`, [...(by.get(`${warning.id} ${warning.side}`) ?? []), warning]);
-    return [...by.values()];
-  }, [warnings]);
   const twoHands = new Set(warnings.map(({ side }) => side)).size > 1;
   const [all, showAll] = useState(false);
   return (
     <section aria-label="What to change">
       <h3 className="font-serif text-lg">What to change</h3>
-      {kinds.length === 0 && <p className="text-soft">Nothing stands out at this tempo.</p>}
+      {warnings.length === 0 && <p className="text-soft">Nothing stands out at this tempo.</p>}
       <ul>
-        {kinds.slice(0, all ? kinds.length : SHOWN).map((kind) => (
-          <li key={`${kind[0]!.id} ${kind[0]!.side}`} className="border-b border-hairline py-1.5">
-            <button type="button" className="w-full text-left hover:text-velvet" onClick={() => onGo(kind[0]!.note)}>
+        {warnings.slice(0, all ? warnings.length : SHOWN).map(({ id, side, note, words, change, again }) => (
+          <li key={`${id} ${side}`} className="border-b border-hairline py-1.5">
+            <button type="button" className="w-full text-left hover:text-velvet" onClick={() => onGo(note)}>
               <span className="text-soft">
-                {placeOf(kind[0]!.note, notes)}
-                {twoHands && kind[0]!.side !== "both" && `, ${kind[0]!.side} hand`}:{" "}
+                {placeOf(note, notes)}
+                {twoHands && side !== "both" && `, ${side} hand`}:{" "}
               </span>
-              {kind[0]!.words}.
+              {words}.
             </button>
-            <p className="text-soft">{sentence(kind[0]!.change)}</p>
-            {kind.length > 1 && (
-              <p className="flex flex-wrap gap-x-2 text-xs">
-                <span className="text-soft">also</span>
-                {kind.slice(1, 7).map((each) => (
-                  <button
-                    key={each.note}
-                    type="button"
-                    title={each.words}
-                    onClick={() => onGo(each.note)}
-                    className="min-h-6 underline decoration-hairline underline-offset-2 hover:text-velvet"
-                  >
-                    {shortPlace(each.note, notes)}
-                  </button>
-                ))}
-                {kind.length > 7 && <span className="text-soft">and {kind.length - 7} more</span>}
-              </p>
-            )}
+            <p className="text-soft">{sentence(change)}</p>
+            {again.length > 0 && <Again again={again} notes={notes} onGo={onGo} />}
           </li>
         ))}
       </ul>
-      {kinds.length > SHOWN && (
+      {warnings.length > SHOWN && (
         <button type="button" className="min-h-11 text-soft underline" onClick={() => showAll(!all)}>
-          {all ? "Fewer" : `${kinds.length - SHOWN} more`}
+          {all ? "Fewer" : `${warnings.length - SHOWN} more`}
         </button>
       )}
     </section>
+  );
+}
+
+/** Where the same is found again, the worst first. */
+function Again({ again, notes, onGo }: Pick<Warning, "again"> & Omit<Props, "warnings">) {
+  return (
+    <p className="flex flex-wrap gap-x-2 text-xs">
+      <span className="text-soft">also</span>
+      {again.slice(0, PLACES).map(({ note, words }) => (
+        <button
+          key={note}
+          type="button"
+          title={words}
+          onClick={() => onGo(note)}
+          className="min-h-6 underline decoration-hairline underline-offset-2 hover:text-velvet"
+        >
+          {shortPlace(note, notes)}
+        </button>
+      ))}
+      {again.length > PLACES && <span className="text-soft">and {again.length - PLACES} more</span>}
+    </p>
   );
 }
 

@@ -1,5 +1,6 @@
 import type { Side } from "../hand/finger";
 import type { NoteId } from "../passage/note";
+import { FIGURE } from "../physics";
 import type { RelationName } from "./relations";
 
 /** Notes of one hand that come again. */
@@ -28,13 +29,20 @@ export interface FigureReturn {
 }
 
 /**
- * Whether the same fingers feel the same: unchanged, in the same hand, on the same keys or octaves of them; or in a
- * sequence, where the hand moves along from one to the next, on keys that all have the colour they had.
+ * How much the same fingers feel the same, 0 to 1: wholly, unchanged, in the same hand, on the same keys or octaves of them;
+ * in a sequence, where the hand moves along from one to the next, the more the more of its keys have the colour they had, by
+ * the square; else not at all.
  */
-export function feelsTheSame({ relation, changed, alike, inSequence }: FigureReturn): boolean {
-  if (changed.length > 0) return false;
-  if (relation === "exact" || relation === "octave") return true;
-  return (relation === "diatonic" || relation === "chromatic") && alike === 1 && inSequence;
+export function sameness({ relation, changed, alike, inSequence }: FigureReturn): number {
+  if (changed.length > 0) return 0;
+  if (relation === "exact" || relation === "octave") return 1;
+  if (relation !== "diatonic" && relation !== "chromatic") return 0;
+  return inSequence && alike >= FIGURE.alikeFrom ? alike ** 2 : 0;
+}
+
+/** Whether the same fingers feel the same at all. */
+export function feelsTheSame(given: FigureReturn): boolean {
+  return sameness(given) > 0;
 }
 
 /** Whether the same fingers can be asked for: a figure turned upside down in one hand needs others. */

@@ -2,25 +2,25 @@ import type { Memory } from "../fingering/search/conditions";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { NoteId } from "../passage/note";
-import { feelsTheSame, takesSameFingers, type Figure, type FigureReturn } from "./figure";
+import { feelsTheSame, sameness, takesSameFingers, type Figure, type FigureReturn } from "./figure";
 import type { Tying } from "./tying";
 
 /**
  * What it is worth, note by note, that figures keep their fingers when they return. Changed notes are free. So is a note
  * that is approached or left otherwise than in the figure: where music begins, ends, turns and joins, another finger may
- * stand ready. The worth is a strain: weights.memory for what feels the same under the hand, memoryAsked times
- * that where the player wants every figure kept.
+ * stand ready. The worth is a strain: weights.memory for what feels the same under the hand, less as it does less, and
+ * memoryAsked times that whole where the player wants every figure kept.
  */
 export function memoriesOf(study: Study, figures: readonly Figure[], tying: Tying): readonly Memory[] {
   const { memory, memoryAsked } = study.weights ?? WEIGHTS;
-  const worth = tying === "all" ? memory * memoryAsked : memory;
+  const worthOf = (given: FigureReturn): number => memory * (tying === "all" ? memoryAsked : sameness(given));
   const ways = waysThrough(study);
   return figures.flatMap(({ notes, returns }) => {
     const tied = returns.filter((given) => isTied(given, tying));
     return notes.flatMap((note, place): Memory[] => {
       const answers = tied
         .filter((given) => !given.changed.includes(place) && goesAlike(ways, note, given.notes[place]!, given))
-        .map((given) => ({ note: given.notes[place]!, worth }));
+        .map((given) => ({ note: given.notes[place]!, worth: worthOf(given) }));
       return answers.length > 0 ? [{ note, returns: answers }] : [];
     });
   });

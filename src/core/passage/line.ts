@@ -27,6 +27,8 @@ export interface Stroke {
   readonly load: number;
   /** Whether it belongs to the tune. */
   readonly tune: boolean;
+  /** Whether a slur begins on it. */
+  readonly slurBegins: boolean;
 }
 
 /** A moment at which one hand strikes something. */
@@ -89,6 +91,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
         soundsMs: soundingMs(notes, longest, manner),
         load: Math.max(...notes.map((n) => loadOf(n, manner))),
         tune: notes.some((n) => tune.has(n.id)),
+        slurBegins: notes.some((n) => n.slurBegins),
       });
       return strokes.at(-1)!;
     });

@@ -29,6 +29,8 @@ export interface Note {
   readonly accent?: boolean;
   /** Whether it is marked to be let go early. */
   readonly staccato?: boolean;
+  /** Whether a slur begins on it, as written. */
+  readonly slurBegins?: boolean;
   /** The hand that plays it where that is not its staff's own. */
   readonly hand?: Side;
   /** In a rolled chord: ms between strokes, and whether the pedal lets its finger leave at once. */

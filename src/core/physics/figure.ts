@@ -10,6 +10,8 @@ export const FIGURE = {
   givesWay: 3,
   /** What a return is worth beside one on the same keys or by octaves, 0 to 1: by how, what can be remembered of it. */
   worth: { exact: 1, octave: 1, chromatic: 0.9, diatonic: 0.8, mirrored: 0.7, inverted: 0.5 },
+  /** Share of the keys of a sequence that must keep their colour for it to feel the same at all. */
+  alikeFrom: 0.5,
   /** Of so many onsets at most one may be changed. */
   onsetsAChange: 4,
 } as const;

@@ -1,9 +1,16 @@
 /** How a hand moves from onset to onset. Everything here is a choice or a starting value, as said. */
 export const PLAN = {
   /** ms over which a motion is smoothed at most: a choice, about the time of one movement of the arm. */
-  smoothMs: 160,
+  smoothMs: 240,
   /** Share of the time from one place to the next over which it is smoothed at most, so that a place far ahead moves nothing now. A choice. */
-  smoothShare: 0.4,
+  smoothShare: 0.6,
+  /** How much the hand is drawn to where it lies best while all fingers reach in comfort, and into that stretch from outside it. Choices. */
+  pull: 0.2,
+  comfort: 4,
+  /** mm the middle finger's key may lie beside its place in the hand, to either side, in comfort. Starting value. */
+  middleEase: 8,
+  /** mm from the front of a white key at which each finger usually touches it, thumb first. Starting values. */
+  contactDepth: [13, 38, 42, 40, 25],
   /** The same where the hand has been let go and is carried: it lands where it is wanted. A choice. */
   carriedShare: 0.15,
   /** Strain of a placement at which leaving its ease weighs twice as much. A choice. */
@@ -87,16 +94,32 @@ export const PLAN = {
   approach: 120,
   /** ms for which a finger counts as active after it has struck. A choice. */
   active: 90,
-  /** Fewest notes that rock: there, back, and there again. A choice. */
-  rockingNotes: 4,
+  /** Fewest notes that rock: there and back three times. A mordent or a turn is none. A choice. */
+  rockingNotes: 6,
+  /** Fewest onsets of a group that goes there and back: a circle of the wrist, or a touch of the forearm's. A choice. */
+  thereAndBack: 4,
   /** Fewest notes that one turn carries, for it to be named. A choice. */
   turnNotes: 3,
   /** mm up or down from one onset to the next that are worth a sign. A choice. */
   heightWorthSign: 9,
   /** mm in or out from one onset to the next that are worth a sign. A choice. */
   inOutWorthSign: 25,
-  /** ms without a window from which it is named. A choice. */
-  keptOpenFrom: 2000,
+  /**
+   * s for which a hand may be kept open beyond comfort before it is named, of a loudness in the middle and by openAs mm; more
+   * mm and louder count for more, at most openMost times as much. Choices.
+   */
+  keptOpenFrom: 2,
+  openAs: 10,
+  openMost: 2,
+  /** mm by which the middle of the hand must have passed the middle of the body for the elbow to be in the way. A choice. */
+  elbowPast: 60,
+  /** Share of the joint's way beyond ease from which a wrist bent sideways is named, and the ms for which it must be. Choices. */
+  bentFrom: 0.2,
+  bentMs: 400,
+  /** Wide strokes of the arm that go on: the strokes a second and the s without a rest from which they are named, and the ms that are a rest. Choices. */
+  onAndOnRate: 3,
+  onAndOnFrom: 8,
+  onAndOnRest: 600,
   /** Loudness by which an onset must exceed the one before for a group to start anew. A choice. */
   groupLouder: 0.1,
   /** How far up its way the wrist is on the note after a group begins, and before it ends, as a share. A choice. */

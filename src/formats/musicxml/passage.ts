@@ -37,6 +37,7 @@ type Growing = { -readonly [Key in keyof Note]: Note[Key] };
 
 function begun(head: NoteHead, bar: Bar): Growing {
   const { id, pitch, step, staff, voice, onset, duration, grace, printed, loudness, accent, staccato, hand } = head;
+  const { slurBegins } = head;
   return {
     id,
     tied: [],
@@ -53,6 +54,7 @@ function begun(head: NoteHead, bar: Bar): Growing {
     ...(loudness === undefined ? {} : { loudness }),
     ...(accent ? { accent } : {}),
     ...(staccato ? { staccato } : {}),
+    ...(slurBegins ? { slurBegins } : {}),
     ...(hand ? { hand } : {}),
   };
 }

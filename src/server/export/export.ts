@@ -1,3 +1,4 @@
+import type { SignsShown } from "@/core/motion/marks/signs";
 import type { Db } from "@/db/client";
 import { fingeringById } from "@/db/queries/fingerings";
 import { sourceOf } from "@/db/queries/pieces";
@@ -15,14 +16,13 @@ export const DIGITS_WRITTEN = ["all", "doubt"] as const;
 export type DigitsWritten = (typeof DIGITS_WRITTEN)[number];
 
 /** Which signs are written: the player's own, or those of the hand plan as well. */
-export const SIGNS_WRITTEN = ["own", "plan"] as const;
 
 /** The file a piece came in, with an option's digits on the notes of its passage; null when there is no such option. */
 export async function exportOption(
   db: Db,
   fingeringId: string,
   written: DigitsWritten = "all",
-  signs: (typeof SIGNS_WRITTEN)[number] = "own",
+  signs: SignsShown = "own",
 ): Promise<Exported | null> {
   const option = await fingeringById(db, fingeringId);
   const given = option && (await passageGiven(db, option.passageId));

@@ -5,7 +5,7 @@ import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import { studyOf, type StudyData } from "@/core/fingering/study/study-data";
 import { planOf } from "@/core/motion/plan/plan";
 import { withTouches, withTune, type PlanMarks } from "@/core/motion/marks/plan-marks";
-import { ownSigns, signsOf, type SignPlaced } from "@/core/motion/marks/signs";
+import { ownSigns, signsOf, type SignPlaced, type SignsShown } from "@/core/motion/marks/signs";
 import type { Note, NoteId } from "@/core/passage/note";
 import { handOf, type Hands, type Redistribution, type Passage } from "@/core/passage/passage";
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
@@ -172,7 +172,7 @@ export interface ExportAsked extends BarsAsked {
   /** All digits, or those that a pianist would write; see core/fingering/explain/in-doubt. */
   readonly written: "all" | "doubt";
   /** The player's own signs, or those of the hand plan as well. */
-  readonly signs: "own" | "plan";
+  readonly signs: SignsShown;
 }
 
 export interface FileWritten {
@@ -210,7 +210,7 @@ function signsWritten({ study: given, digits, planMarks, signs }: ExportAsked): 
   if (signs === "own") return ownSigns(planMarks, sideOf);
   const plan = planOf(withTune(study, planMarks), digits);
   const touched = { ...plan, hands: plan.hands.map((hand) => withTouches(hand, planMarks)) };
-  return signsOf(touched, planMarks, sideOf);
+  return signsOf(touched, planMarks, sideOf, signs);
 }
 
 /** A note tied on is marked on every head that it has. */

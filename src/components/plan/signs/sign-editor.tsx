@@ -5,7 +5,7 @@ import { useMemo, useState } from "react";
 import type { Side } from "@/core/hand/finger";
 import type { Plan } from "@/core/motion/plan/plan";
 import type { OwnSign, PlanMarks } from "@/core/motion/marks/plan-marks";
-import { OWN_WORDS, SIGNS, signsOf, type SignPlaced } from "@/core/motion/marks/signs";
+import { OWN_WORDS, SIGNS, signsOf, type SignPlaced, type SignsShown } from "@/core/motion/marks/signs";
 import type { Note, NoteId } from "@/core/passage/note";
 import { Button } from "../../ui/button";
 import { SignDrawing } from "../../score/plan/sign-drawing";
@@ -19,12 +19,14 @@ interface Props {
   readonly notes: readonly Note[];
   readonly note: NoteId | null;
   readonly sideOf: (note: NoteId) => Side;
+  /** Which signs stand on the score. */
+  readonly shown: SignsShown;
 }
 
 /** The signs at the note in hand: put there, moved, turned over, taken away; words of one's own; the key to all. */
-export function SignEditor({ plan, inHand, notes, note, sideOf }: Props) {
+export function SignEditor({ plan, inHand, notes, note, sideOf, shown }: Props) {
   const { marks, setMarks, setWithUndo } = inHand;
-  const placed = useMemo(() => signsOf(plan, marks, sideOf), [plan, marks, sideOf]);
+  const placed = useMemo(() => signsOf(plan, marks, sideOf, shown), [plan, marks, sideOf, shown]);
   const here = placed.filter((s) => s.note === note);
   const add = (sign: string, words: string | null): void => {
     if (!note) return;

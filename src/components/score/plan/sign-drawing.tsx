@@ -1,7 +1,7 @@
 /**
  * The signs of the plan as small drawings about the origin, eleven px high at most: turns are leaning strokes on a
  * ground, heights half-moons, in and out bars before and behind a stroke, circles open rings, touches four marks, letting
- * go a hand's arc that closes.
+ * go a hand's arc that closes, looking a lens.
  */
 export function SignDrawing({ sign }: { sign: string }) {
   const path = PATHS[sign];
@@ -32,5 +32,6 @@ const PATHS: Readonly<Record<string, string>> = {
   "touch-arm": "M -3.5 4 v -8 h 7 v 8",
   "touch-forearm": "M -4.5 0 h 9 M -4.5 -3 v 6 M 4.5 -3 v 6",
   "touch-fingers": "M -4 -3 v 6 M -1.3 -4 v 7 M 1.4 -4 v 7 M 4 -3 v 6",
+  look: "M -5.5 0 q 5.5 -6 11 0 q -5.5 6 -11 0 M -0.8 0 h 1.6",
   "let-go": "M -5 3.5 q 0 -6.5 5 -6.5 t 5 6.5 M -1.6 3.5 h 3.2",
 };

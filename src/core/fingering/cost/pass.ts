@@ -19,7 +19,8 @@ export function isPass({ struck: from }: Frame, { struck: to }: Frame): boolean 
 /**
  * Strain of the thumb passing under a finger, or a finger over it. How far the thumb comes past each finger follows from
  * the hand's own limits for the two crossed: the nearer to them, the dearer, by the
- * square: at its comfortable limit a crossed pair counts one, at its widest four. Black under the other finger gives the
+ * square: at its comfortable limit a crossed pair counts one, at its widest four; and the farther that finger's tip lies behind the foremost, the farther the
+ * hand must go in or turn over it. Black under the other finger gives the
  * thumb room; the thumb itself on black has none under a finger on white.
  */
 export function passStrain({ weights, hand, now }: Moment, from: Press, to: Press): number {
@@ -27,5 +28,6 @@ export function passStrain({ weights, hand, now }: Moment, from: Press, to: Pres
   const [thumb, other] = to.finger === 1 ? [to, from] : [from, to];
   const level = thumb.black === other.black ? weights.thumbPassLevel : thumb.black ? weights.thumbPassAgainst : 0;
   const crossed = strainOfClosing(apart(from, to), limitsOf(hand, 1, other.finger)) / COMFORT;
-  return (weights.thumbPass + level + weights.thumbPassFar * crossed ** 2) * pace(now.onset.gap);
+  const behind = weights.thumbPassBehind * hand.behind[other.finger - 1]!;
+  return (weights.thumbPass + level + behind + weights.thumbPassFar * crossed ** 2) * pace(now.onset.gap);
 }

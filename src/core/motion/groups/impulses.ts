@@ -1,4 +1,5 @@
 import { PLAN } from "../../physics";
+import { travelBetween } from "../../fingering/cost/travel";
 import type { Frame } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
 import { whiteWidth } from "../../keyboard/geometry";
@@ -15,13 +16,15 @@ export interface Impulse {
 }
 
 /**
- * The groups of a hand, in order: a new one where the hand is set down anew, after a rest, on an accent, and with the beat
- * where notes are quick, with the bar where they are not. Each rule looks at an onset and those beside it alone.
+ * The groups of a hand, in order: a new one where a slur begins, where the hand is set down anew, after a rest, where it is
+ * louder, and with the beat where notes are quick, with the bar where they are not. A thumb pass ends none: the arm goes on
+ * through it. One note is no group: where two begin on onsets that follow one another, the first holds.
  */
 export function impulsesOf(task: Task, frames: readonly Frame[]): readonly Impulse[] {
-  const starts = frames.flatMap((_, i) => {
-    const why = startsAt(task, frames, i);
-    return why === null ? [] : [{ from: i, why }];
+  const whys = frames.map((_, i) => startsAt(task, frames, i));
+  const starts = whys.flatMap((why, i) => {
+    const isAlone = i > 0 && (whys[i - 1] !== null || i === frames.length - 1);
+    return why === null || isAlone ? [] : [{ from: i, why }];
   });
   return starts.map(({ from, why }, i) => {
     const to = (starts[i + 1]?.from ?? frames.length) - 1;
@@ -29,15 +32,15 @@ export function impulsesOf(task: Task, frames: readonly Frame[]): readonly Impul
   });
 }
 
-function startsAt({ instrument }: Task, frames: readonly Frame[], i: number): string | null {
+function startsAt({ instrument, hand }: Task, frames: readonly Frame[], i: number): string | null {
   const [now, before] = [frames[i]!, frames[i - 1]];
   if (!before) return "it begins here";
   if (now.onset.swept) return null;
   const { gap } = now.onset;
   const earlier = before.onset.gap;
   if (Number.isFinite(earlier) && gap > PLAN.groupRest * earlier && gap > PLAN.groupQuick) return "after a longer note";
-  if (now.struck.length > 0 && Math.abs(now.centre - before.centre) > PLAN.groupCarried * whiteWidth(instrument))
-    return "the hand is set down anew";
+  if (now.struck.some((p) => p.stroke.slurBegins)) return "the slur begins";
+  if (travelBetween(hand, before, now) > PLAN.groupCarried * whiteWidth(instrument)) return "the hand is set down anew";
   const loads = (frame: Frame): number => Math.max(0, ...frame.struck.map((p) => p.stroke.load));
   if (loads(now) > loads(before) + PLAN.groupLouder) return "it is louder here";
   const { pulse } = now.onset;

@@ -42,7 +42,8 @@ function insideChord(task: Task, now: Frame): readonly Clearance[] {
     const idle = to.finger - from.finger - 1;
     return Array.from({ length: Math.max(0, idle) }, (_, n): Clearance => {
       const x = from.x + ((to.x - from.x) * (n + 1)) / (idle + 1);
-      const isOver = isIn && blackAt(mirror * x, task.instrument);
+      // A hand whose fingers play black keys stands as high as those beside.
+      const isOver = isIn && !(from.black && to.black) && blackAt(mirror * x, task.instrument);
       return clearance(task, from, to, isOver, "chord");
     });
   });
@@ -71,7 +72,7 @@ function clearance(task: Task, from: Press, to: Press, isOver: boolean, kind: Cl
   const outer = [from.finger, to.finger].some((f) => f === 1 || f === 5);
   const leaning = { ...to, x: from.x + (to.x - from.x) / (1 + (outer ? PLACEMENT.tiltGain : 0)) };
   const all: readonly ClearanceGain[] = [
-    { change: "depth", mm: isOver ? KEYBOARD.blackHeight : 0 },
+    { change: "depth", mm: isOver && !from.black && !to.black ? KEYBOARD.blackHeight : 0 },
     { change: "height", mm: PLAN.heightTried * PLAN.clearancePerHeight },
     { change: "angle", mm: clearanceBetween(hand, from, closer, isOver) - mm },
     { change: "tilt", mm: clearanceBetween(hand, from, leaning, isOver) - mm },

@@ -1,15 +1,15 @@
 import { whiteWidth } from "../../keyboard/geometry";
 import { KEYBOARD, PLAN } from "../../physics";
 import { carryTime } from "../../fingering/cost/fitts";
+import { travelBetween } from "../../fingering/cost/travel";
 import type { Frame, Press } from "../../fingering/frames/frame";
-import { openingsAt } from "../../fingering/explain/openings";
 import type { Task } from "../../fingering/study/task";
+import { openBeyond, type OpenPair } from "./open-pairs";
 import type { NoteId } from "../../passage/note";
-import { COMFORT, strainOfOpening } from "../../hand/limits";
 
 /**
- * The time between two onsets of one hand, taken apart. Always window + travel - short = time, in ms: what is not
- * needed for the way is a window in which the hand can close, and what the way wants beyond the time is missing.
+ * The time between two onsets of one hand, taken apart, in ms. What the way wants beyond the time is short; what it leaves is
+ * a window in which the hand can close, but for as long as a pair open beyond comfort stays down: holding is holding.
  */
 export interface Release {
   /** Notes struck before it, and after it. */
@@ -21,9 +21,9 @@ export interface Release {
   readonly travel: number;
   readonly window: number;
   readonly short: number;
-  /** mm the middle of the hand is carried. */
+  /** mm the hand must move at the least: 0 where all lies under it. */
   readonly mm: number;
-  /** Whether a pair of fingers is open beyond comfort before it. */
+  /** Whether a pair of fingers that are down together is open beyond comfort before it. */
   readonly isOpen: boolean;
 }
 
@@ -35,14 +35,16 @@ export interface Release {
  * finger still holds, and only the finger waits.
  */
 export function releasesOf(task: Task, frames: readonly Frame[]): readonly Release[] {
-  return frames.slice(1).map((now, i) => releaseBefore(task, frames[i]!, frames[i - 1] ?? null, now));
+  return frames.slice(1).map((now, i) => releaseBefore(task, frames[i]!, now));
 }
 
-function releaseBefore(task: Task, before: Frame, earlier: Frame | null, now: Frame): Release {
+function releaseBefore(task: Task, before: Frame, now: Frame): Release {
   const left = [...before.struck, ...before.held].filter((press) => !goesOn(press, now));
   const leaveAt = Math.max(before.onset.ms, ...left.map((press) => leaving(press, now)));
+  const open = openBeyond(task, before);
+  const openUntil = Math.max(leaveAt, ...open.map((pair) => endOf(pair, now)));
   const time = Math.max(0, now.onset.ms - leaveAt);
-  const mm = now.struck.length === 0 || before.struck.length === 0 ? 0 : Math.abs(now.centre - before.centre);
+  const mm = travelBetween(task.hand, before, now);
   const isBlack = now.struck[0]?.black ?? false;
   const travel = carryTime(mm, isBlack ? KEYBOARD.blackTopWidth : whiteWidth(task.instrument));
   return {
@@ -50,10 +52,10 @@ function releaseBefore(task: Task, before: Frame, earlier: Frame | null, now: Fr
     to: now.struck.flatMap((p) => p.stroke.notes),
     time,
     travel,
-    window: Math.max(0, time - travel),
+    window: Math.max(0, Math.min(time, now.onset.ms - openUntil) - travel),
     short: Math.max(0, travel - time),
     mm,
-    isOpen: openingsAt(task, earlier, before).some(({ mm: open, limits }) => strainOfOpening(open, limits) > COMFORT),
+    isOpen: open.length > 0,
   };
 }
 
@@ -67,9 +69,14 @@ export function leavingMs(task: Task, frame: Frame, next: Frame | null): number 
   const sounded = Math.max(frame.onset.ms, ...down.map(({ stroke }) => stroke.ms + stroke.soundsMs));
   if (next === null) return Math.min(sounded, frame.onset.ms + PLAN.lastMs);
   const isBlack = next.struck[0]?.black ?? false;
-  const mm = next.struck.length === 0 ? 0 : Math.abs(next.centre - frame.centre);
+  const mm = travelBetween(task.hand, frame, next);
   const travel = carryTime(mm, isBlack ? KEYBOARD.blackTopWidth : whiteWidth(task.instrument));
   return Math.max(frame.onset.ms, Math.min(sounded, next.onset.ms - travel));
+}
+
+/** ms from the start of the piece at which the first of a pair may leave its key, before the next onset or at it. */
+function endOf({ presses }: OpenPair, now: Frame): number {
+  return Math.min(...presses.map((p) => (goesOn(p, now) ? now.onset.ms : Math.min(now.onset.ms, soundedBy(p)))));
 }
 
 function goesOn({ stroke }: Press, now: Frame): boolean {
@@ -77,33 +84,13 @@ function goesOn({ stroke }: Press, now: Frame): boolean {
 }
 
 /** When a finger may leave: bound to the next onset, as soon as it has struck; else when its note has sounded. */
-function leaving({ stroke }: Press, now: Frame): number {
-  const end = stroke.ms + stroke.soundsMs;
-  return end >= now.onset.ms - 1 ? stroke.ms : end;
+function leaving(press: Press, now: Frame): number {
+  const end = soundedBy(press);
+  return end >= now.onset.ms - 1 ? press.stroke.ms : end;
 }
 
-/** How a hand comes to close over a passage. */
-export interface Closing {
-  /** Share of the time in which a pair is open beyond comfort, 0 to 1. */
-  readonly openShare: number;
-  /** The longest stretch of onsets without a window, in ms, and the note it begins on; null where each has one. */
-  readonly longestWithout: { readonly ms: number; readonly from: NoteId } | null;
-}
-
-/** @param least ms below which a window is none: no hand closes and opens again in less */
-export function closingOf(releases: readonly Release[], least: number): Closing {
-  const all = releases.reduce((sum, r) => sum + r.time, 0);
-  const open = releases.reduce((sum, r) => sum + (r.isOpen ? r.time : 0), 0);
-  const runs: { ms: number; readonly from: NoteId }[] = [];
-  let isRunning = false;
-  for (const { window, time, from } of releases) {
-    const hasWindow = window >= least || from.length === 0;
-    if (!hasWindow && isRunning) runs.at(-1)!.ms += time;
-    else if (!hasWindow) runs.push({ ms: time, from: from[0]! });
-    isRunning = !hasWindow;
-  }
-  const longest = runs.reduce<Closing["longestWithout"]>((a, b) => (a === null || b.ms > a.ms ? b : a), null);
-  return { openShare: all === 0 ? 0 : open / all, longestWithout: longest };
+function soundedBy({ stroke }: Press): number {
+  return stroke.ms + stroke.soundsMs;
 }
 
 /**

@@ -42,7 +42,7 @@ interface Rule {
 interface Group {
   readonly chords: boolean;
   readonly load: number;
-  /** Notes a second; 0 for one onset alone. */
+  /** Notes a second, by the usual time to each from the one before; 0 where there is none. */
   readonly rate: number;
   readonly rocks: boolean;
 }
@@ -91,14 +91,18 @@ export function touchOf({ manner }: Task, group: readonly Frame[]): StrokeTouch 
 
 function seenIn(group: readonly Frame[]): Group {
   const struck = group.filter((f) => f.struck.length > 0);
-  const gaps = group.slice(1).map((f) => f.onset.gap);
-  const mean = gaps.reduce((sum, g) => sum + g, 0) / Math.max(1, gaps.length);
+  // What came before counts: a group is as quick as the notes that lead to it.
+  const gaps = group
+    .map((f) => f.onset.gap)
+    .filter(Number.isFinite)
+    .sort((a, b) => a - b);
+  const usual = gaps[Math.floor(gaps.length / 2)] ?? 0;
   return {
     chords: struck.filter((f) => f.struck.length > 1).length * 2 > struck.length,
     load: Math.max(0, ...struck.flatMap((f) => f.struck.map((p) => p.stroke.load))),
-    rate: mean > 0 ? 1000 / mean : 0,
+    rate: usual > 0 ? 1000 / usual : 0,
     rocks:
-      group.length >= PLAN.rockingNotes &&
+      group.length >= PLAN.thereAndBack &&
       group.slice(2).every((now, i) => rockingRate(group[i]!, group[i + 1]!, now) > 0),
   };
 }

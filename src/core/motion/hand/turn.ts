@@ -19,7 +19,7 @@ export interface Rocking {
 }
 
 /**
- * The rocking figures of a hand: runs of four or more onsets in which finger and key turn back at every one. The rate counts
+ * The rocking figures of a hand: runs of six or more onsets in which finger and key turn back at every one. The rate counts
  * a full cycle, to and fro: sixteenths at a quarter note of 120 are eight notes a second, four cycles.
  */
 export function rockingsOf(frames: readonly Frame[]): readonly Rocking[] {
@@ -34,11 +34,14 @@ export function rockingsOf(frames: readonly Frame[]): readonly Rocking[] {
   return found;
 }
 
-/** Whether fingers and keys both turn back: where only fingers do, the hand is carried on and nothing rocks. */
+/**
+ * Whether fingers and keys both turn back, so far apart that the forearm turns: where only fingers do, the hand is carried
+ * on and nothing rocks, and neighbours are the fingers' own.
+ */
 function rocks(earlier: Frame, before: Frame, now: Frame): boolean {
   if (rockingRate(earlier, before, now) === 0) return false;
   const [a, b, c] = [earlier, before, now].map((f) => f.struck[0]!.x) as [number, number, number];
-  return (b - a) * (c - b) < 0;
+  return (b - a) * (c - b) < 0 && Math.min(Math.abs(b - a), Math.abs(c - b)) > MOTION.forearmFrom[0];
 }
 
 function rockingIn(frames: readonly Frame[]): Rocking {

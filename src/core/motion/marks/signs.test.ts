@@ -10,7 +10,7 @@ const right = () => "right" as const;
 
 describe("signs of the plan", () => {
   it("stand where the plan asks for them, and each says what it means", () => {
-    const placed = signsOf(plan, NO_PLAN_MARKS, right);
+    const placed = signsOf(plan, NO_PLAN_MARKS, right, "all");
     const [first] = plan.hands[0]!.rockings;
     expect(placed).toContainEqual(
       expect.objectContaining({

@@ -11,8 +11,8 @@ export interface BodyRoom {
   /** mm the wrist travels in all, and between its ends. */
   readonly travel: number;
   readonly range: number;
-  /** The onset with least room for the elbow beside the body, and the mm it lacks there; null where it is free throughout. */
-  readonly narrowest: { readonly note: NoteId; readonly mm: number; readonly crosses: boolean } | null;
+  /** The onset with least room for the elbow beside the body, and the mm it lacks there, with those by which the middle of the hand has passed the middle of the body; null where it is free throughout. */
+  readonly narrowest: { readonly note: NoteId; readonly mm: number; readonly past: number } | null;
   /** Octaves to the side at which the same figure would be free; 0 where it is, null where the keyboard ends before. */
   readonly octavesToFree: number | null;
   /** mm the trunk goes along at most, and where; null where the arm does it alone. */
@@ -48,7 +48,10 @@ export function bodyRoomOf(frames: readonly PlanFrame[], side: Side, on: Instrum
   return {
     travel,
     range: x.length === 0 ? 0 : Math.max(...x) - Math.min(...x),
-    narrowest: least < 0 ? { note: played[at]!.notes[0]!, mm: -least, crosses: outwards(x[at]!, side, on) < 0 } : null,
+    narrowest:
+      least < 0
+        ? { note: played[at]!.notes[0]!, mm: -least, past: Math.max(0, -outwards(played[at]!.x, side, on)) }
+        : null,
     octavesToFree: octavesToFree(played, least, side, on),
     trunk: most > 0 ? { note: played[far]!.notes[0]!, mm: most } : null,
   };

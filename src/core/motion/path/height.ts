@@ -2,14 +2,17 @@ import { PLAN } from "../../physics";
 import type { Place } from "./place";
 
 /**
- * mm that the wrist wants to stand over its level at each onset: lower for a thumb and rising towards the little finger, a
- * little higher over black keys; it sinks where a group starts and has risen where it ends, within two onsets of either.
+ * mm that the wrist wants to stand over its level at each onset: lower for a thumb and rising towards the little finger where
+ * there is time, the same through a run; a little higher over black keys; it sinks where a group starts and has risen where
+ * it ends, within two onsets of either.
  * @param starts places of the onsets that begin a group
  */
 export function heightsWanted(places: readonly Place[], starts: ReadonlySet<number>): readonly number[] {
-  return places.map(({ frame: { struck } }, i) => {
+  return places.map(({ frame: { struck, onset } }, i) => {
     if (struck.length === 0) return 0;
-    const fingers = struck.reduce((sum, p) => sum + PLAN.heightOfFinger[p.finger - 1]!, 0) / struck.length;
+    const isRun =
+      struck.length === 1 && Math.min(onset.gap, places[i + 1]?.frame.onset.gap ?? Infinity) < PLAN.groupQuick;
+    const fingers = isRun ? 0 : struck.reduce((sum, p) => sum + PLAN.heightOfFinger[p.finger - 1]!, 0) / struck.length;
     const black = struck.filter((p) => p.black).length / struck.length;
     return fingers + black * PLAN.heightOnBlack + phase(i, places.length, starts) * PLAN.heightOfGroup;
   });
@@ -69,7 +72,7 @@ export function circleOf(
   to: number,
 ): Circle | null {
   const group = frames.slice(from, to + 1);
-  if (group.length < PLAN.rockingNotes) return null;
+  if (group.length < PLAN.thereAndBack) return null;
   const x = group.map((f) => f.x - group[0]!.x);
   const far = x.reduce((most, at) => (Math.abs(at) > Math.abs(most) ? at : most), 0);
   const back = Math.abs(far) - Math.abs(x.at(-1)!);

@@ -1,14 +1,28 @@
 import type { Frame } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
+import { travelBetween } from "../../fingering/cost/travel";
 import type { NoteId } from "../../passage/note";
 import type { Hand } from "../../hand/hand";
 import type { Wrist } from "../../hand/pose";
-import { PLAN } from "../../physics";
+import { PLACEMENT, PLAN } from "../../physics";
+import { pivotOf, unevenness } from "../../placement/evaluate";
 import type { Tip } from "../../placement/placement";
 import { mirrored } from "../../placement/standing";
 import type { Shape, Tilt } from "../../placement/ways";
 import { heightsWanted } from "./height";
-import { FREE, inward, lengthOf, lyingAs, placesOf, sideways, turned, type PlaceBounds, type Place } from "./place";
+import {
+  FREE,
+  inward,
+  inwardAtEase,
+  lengthOf,
+  lyingAs,
+  placesOf,
+  sideways,
+  turned,
+  usualDepth,
+  type PlaceBounds,
+  type Place,
+} from "./place";
 import { leavingMs } from "../hand/release";
 import { smoothest, valueAt, type Knot, type Course } from "./smooth";
 import type { Texture } from "../hand/texture";
@@ -22,7 +36,7 @@ export interface PlanFrame {
   readonly ms: number;
   /** x of the middle of the hand. */
   readonly x: number;
-  /** x at which the middle would lie over the middle of its notes, each finger as at rest. */
+  /** The nearest x at which the middle would lie so that all fingers reach their keys in comfort. */
   readonly ease: number;
   /** y at which the foremost fingertip would stand at ease. */
   readonly depth: number;
@@ -44,6 +58,8 @@ export interface PlanFrame {
    * reach what is down while the rest stays as planned; null where they leave it free.
    */
   readonly room: Readonly<Record<"x" | "depth", PlaceBounds | null>>;
+  /** mm that the thumb reaches in (or, negative, out) of where the hand has it at ease and it swings by itself; 0 where it need not. */
+  readonly thumbReach: number;
   /** mm by which all that is down cannot be held together, 0 where depth forbids it; null where it can. */
   readonly short: number | null;
 }
@@ -76,7 +92,7 @@ export function pathOf(task: Task, frames: readonly Frame[], starts: ReadonlySet
   const { hand } = task;
   const places = placesOf(task, frames);
   const clock = clockOf(task, frames, places);
-  const x = clock.smoothed((at) => ({ ease: at.ease, ...sideways(hand, at) }));
+  const x = clock.smoothed((at) => ({ ease: at.ease, within: at.within, ...sideways(hand, at) }));
   let ulnarDeviation = clock.smoothed((at) => ({
     ease: at.ulnarDeviation,
     least: at.ulnarDeviation,
@@ -87,7 +103,8 @@ export function pathOf(task: Task, frames: readonly Frame[], starts: ReadonlySet
     const turns = ulnarDeviation;
     depth = clock.smoothed(
       (at, k) => ({
-        ease: at.front - x.x[k]! * Math.tan((at.ulnarDeviation * Math.PI) / 180),
+        ease: usualDepth(hand, at, x.x[k]!, turns.x[k]!),
+        within: inwardAtEase(hand, at, x.x[k]!, turns.x[k]!),
         ...inward(hand, at, x.x[k]!, turns.x[k]!),
       }),
       { isBound: false },
@@ -120,7 +137,7 @@ function frameAt(task: Task, place: Place, ways: Path["ways"], k: number): PlanF
     notes: frame.struck.flatMap((p) => p.stroke.notes),
     ms: frame.onset.ms,
     x: mirrored(hand, middle),
-    ease: mirrored(hand, place.ease),
+    ease: mirrored(hand, Math.min(place.within.most, Math.max(place.within.least, middle))),
     depth,
     height: ways.height.x[k]!,
     ulnarDeviation,
@@ -135,8 +152,25 @@ function frameAt(task: Task, place: Place, ways: Path["ways"], k: number): PlanF
       x: bounded(across(hand, sideways(hand, place))),
       depth: bounded(inward(hand, place, middle, ulnarDeviation)),
     },
+    thumbReach: thumbReachOf(hand, place, y, middle, depth, ulnarDeviation),
     short: shortOf(task, place),
   };
+}
+
+function thumbReachOf(
+  hand: Hand,
+  { standing, way }: Place,
+  y: readonly number[],
+  middle: number,
+  depth: number,
+  ulnarDeviation: number,
+): number {
+  const at = standing.findIndex(({ finger }) => finger === 1);
+  if (at < 0) return 0;
+  const front = depth + middle * Math.tan((ulnarDeviation * Math.PI) / 180);
+  const off = unevenness(hand, way.shape, standing[at]!, y[at]!, front, ulnarDeviation);
+  const free = PLACEMENT.freeUneven + pivotOf(1);
+  return Math.sign(off) * Math.max(0, Math.abs(off) - free);
 }
 
 /** Bounds along the keys as they lie on the keyboard, from the hand's own coordinates. */
@@ -174,8 +208,16 @@ export function coordinatesAt({ ways }: Pick<Path, "ways">, ms: number): Readonl
   return Object.fromEntries(COORDINATES.map((c) => [c, valueAt(ways[c], ms)])) as Record<Coordinate, number>;
 }
 
+/** A stretch as far as bounds leave it; the bound nearest to it where they leave nothing. */
+function meeting(stretch: PlaceBounds, { least, most }: PlaceBounds): PlaceBounds {
+  const within = (value: number): number => Math.min(most, Math.max(least, value));
+  return { least: within(stretch.least), most: within(stretch.most) };
+}
+
 interface Wanted extends PlaceBounds {
   readonly ease: number;
+  /** The stretch in which it lies as well as at ease. */
+  readonly within?: PlaceBounds;
 }
 
 interface Manner {
@@ -203,8 +245,10 @@ function clockOf(task: Task, frames: readonly Frame[], places: readonly Place[])
     const ms = Math.max(frame.onset.ms, (times.at(-1)?.ms ?? -Infinity) + 1);
     onsets.push(times.length);
     times.push({ ms, of: i, leaves: false });
-    const leave = leavingMs(task, frame, frames[i + 1] ?? null);
-    if (leave - ms > PLAN.leaveLeast) times.push({ ms: leave, of: i, leaves: true });
+    const next = frames[i + 1] ?? null;
+    const leave = leavingMs(task, frame, next);
+    const isFar = next === null || travelBetween(task.hand, frame, next) > PLAN.leapFrom;
+    if (leave - ms > PLAN.leaveLeast && isFar) times.push({ ms: leave, of: i, leaves: true });
   });
   const smoothing = (isBound: boolean): readonly number[] =>
     times.slice(1).map(({ ms }, k) => {
@@ -217,14 +261,24 @@ function clockOf(task: Task, frames: readonly Frame[], places: readonly Place[])
     smoothed(wanted, { lifted = 0, isBound = true } = {}) {
       const knots = times.map(({ ms, of, leaves }, k): Knot => {
         const place = places[of]!;
-        const { ease, least, most } = place.standing.length > 0 ? wanted(place, k, of) : { ease: place.ease, ...FREE };
+        const { ease, within, least, most }: Wanted =
+          place.standing.length > 0 ? wanted(place, k, of) : { ease: place.ease, ...FREE };
         // The harder a placement is, the less there is to leave of it.
         const firm = 1 + place.strain / PLAN.firmStrain;
         const weight =
           place.standing.length === 0
             ? 0
             : firm * (!leaves ? 1 : isBound || k === times.length - 1 ? PLAN.restingWeight : 0);
-        return { ms, ease: leaves ? ease + lifted : ease, weight, least, most };
+        if (!within) return { ms, ease: leaves ? ease + lifted : ease, weight, least, most };
+        return {
+          ms,
+          ease,
+          within: meeting(within, { least, most }),
+          weight: PLAN.comfort * weight,
+          pull: PLAN.pull * weight,
+          least,
+          most,
+        };
       });
       return smoothest(knots, smoothing(isBound));
     },

@@ -3,6 +3,7 @@ import type { Frame, Press } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
 import { HAND, PLACEMENT, PLAN } from "../../physics";
 import { scaleOf } from "../../hand/hand";
+import type { Limits } from "../../hand/limits";
 import { evaluate, pivotOf, unevenness } from "../../placement/evaluate";
 import { total } from "../../placement/causes";
 import type { Held, Hold } from "../../placement/placement";
@@ -24,10 +25,9 @@ export interface Place {
   readonly tips: Held["tips"];
   /** mm, mirrored, by tip. */
   readonly x: readonly number[];
-  /** mm, where the middle of the hand lies at ease over its notes. */
+  /** mm, where the middle of the hand lies over its notes, each finger as at rest; and the stretch in which all reach in comfort. */
   readonly ease: number;
-  /** mm, y at which the foremost tip would stand at ease, taken at x = 0 along the hand's turn; degrees. */
-  readonly front: number;
+  readonly within: PlaceBounds;
   readonly ulnarDeviation: number;
   /** Of the easiest placement, 0 to 100; 0 where nothing is down. */
   readonly strain: number;
@@ -50,11 +50,6 @@ function placeOf(task: Task, frame: Frame, texture: Texture, solved: KnownPlacem
   const standing = tips.map((tip) => standingOf(hand, instrument, tip));
   const x = tips.map((tip) => mirrored(hand, tip.at.x));
   const ease = x.reduce((sum, at, i) => sum + at - restOf(hand, standing[i]!), 0) / x.length;
-  const turn = (held.wrist.ulnarDeviation * Math.PI) / 180;
-  const length = lengthOf(hand);
-  const middle = mirrored(hand, held.wrist.at.x) + length * Math.sin(turn);
-  const foremost = held.wrist.at.y + length * Math.cos(turn);
-  const front = foremost + middle * Math.tan(turn);
   const reason = held.shape === texture.shape ? texture : { shape: held.shape, why: "the keys ask for it" };
   return {
     frame,
@@ -64,7 +59,7 @@ function placeOf(task: Task, frame: Frame, texture: Texture, solved: KnownPlacem
     tips,
     x,
     ease,
-    front,
+    within: comfortable(hand, held, standing, x, ease),
     ulnarDeviation: held.wrist.ulnarDeviation,
     strain: held.strain,
   };
@@ -80,7 +75,7 @@ function nowhere(frame: Frame, texture: Texture): Place {
     tips: [],
     x: [],
     ease: frame.centre,
-    front: frame.depth,
+    within: FREE,
     ulnarDeviation: 0,
     strain: 0,
   };
@@ -134,19 +129,47 @@ export const FREE: PlaceBounds = { least: -Infinity, most: Infinity };
  * middle finger opens or closes, in the shape and tilt of the place; the middle finger itself by what it moves sideways.
  */
 export function sideways(hand: Hand, { standing, way, x, ease }: Place): PlaceBounds {
+  const bounds = middleWithin(hand, way, standing, x, ["leastPractical", "widestPractical"], PLAN.middleSideways);
+  return bounds.least <= bounds.most ? bounds : { least: ease, most: ease };
+}
+
+/**
+ * Where the middle of the hand may lie so that every finger that is down reaches its key in comfort: the hand has no need to
+ * move before a key lies outside this. A point where no such place is.
+ */
+export function comfortable(
+  hand: Hand,
+  way: Way,
+  standing: readonly TipStanding[],
+  x: readonly number[],
+  ease: number,
+): PlaceBounds {
+  const bounds = middleWithin(hand, way, standing, x, ["leastComfortable", "widestComfortable"], PLAN.middleEase);
+  return bounds.least <= bounds.most ? bounds : { least: ease, most: ease };
+}
+
+/** Bounds of the middle by the limits of every finger that is down with the middle finger, whose own are given in mm. */
+function middleWithin(
+  hand: Hand,
+  way: Way,
+  standing: readonly TipStanding[],
+  x: readonly number[],
+  [closest, widest]: readonly [keyof Limits, keyof Limits],
+  own: number,
+): PlaceBounds {
   let [least, most] = [-Infinity, Infinity];
   standing.forEach(({ finger }, i) => {
     const at = x[i]!;
     if (finger === 3) {
-      least = Math.max(least, at - PLAN.middleSideways);
-      most = Math.min(most, at + PLAN.middleSideways);
+      least = Math.max(least, at - own);
+      most = Math.min(most, at + own);
       return;
     }
-    const { leastPractical, widestPractical } = limitsIn(hand, finger, 3, way);
-    least = Math.max(least, finger < 3 ? at + leastPractical : at - widestPractical);
-    most = Math.min(most, finger < 3 ? at + widestPractical : at - leastPractical);
+    const limits = limitsIn(hand, finger, 3, way);
+    least = Math.max(least, finger < 3 ? at + limits[closest] : at - limits[widest]);
+    most = Math.min(most, finger < 3 ? at + limits[widest] : at - limits[closest]);
   });
-  return least <= most ? { least, most } : { least: ease, most: ease };
+  return { least, most };
 }
 
 /**
@@ -154,9 +177,31 @@ export function sideways(hand: Hand, { standing, way, x, ease }: Place): PlaceBo
  * ease than fingers reach in or out.
  */
 export function inward(hand: Hand, place: Place, middle: number, ulnarDeviation: number): PlaceBounds {
+  return depthWithin(hand, place, middle, ulnarDeviation, PLACEMENT.mostUneven);
+}
+
+/** The same with every tip on its key as the hand at ease has it. */
+export function inwardAtEase(hand: Hand, place: Place, middle: number, ulnarDeviation: number): PlaceBounds {
+  return depthWithin(hand, place, middle, ulnarDeviation, PLACEMENT.freeUneven);
+}
+
+/** mm, how far in the hand lies where each finger that is down touches its key at its usual depth. */
+export function usualDepth(hand: Hand, place: Place, middle: number, ulnarDeviation: number): number {
+  const turn = Math.tan((ulnarDeviation * Math.PI) / 180);
+  const depths = place.standing.map((at) => contactDepth(at) + behindOf(hand, place, at) + (at.middle - middle) * turn);
+  return depths.reduce((sum, depth) => sum + depth, 0) / Math.max(1, depths.length);
+}
+
+/** mm from the white fronts at which a finger usually touches its key: the thumb near the edge, long fingers farther in. */
+function contactDepth({ finger, spot }: TipStanding): number {
+  const usual = spot.part === "head" ? PLAN.contactDepth[finger - 1]! : spot.usual;
+  return Math.min(spot.back, Math.max(spot.front, usual));
+}
+
+function depthWithin(hand: Hand, place: Place, middle: number, ulnarDeviation: number, uneven: number): PlaceBounds {
   let [least, most] = [-Infinity, Infinity];
   for (const standing of place.standing) {
-    const reach = PLACEMENT.mostUneven + pivotOf(standing.finger);
+    const reach = uneven + pivotOf(standing.finger);
     const off =
       behindOf(hand, place, standing) + (standing.middle - middle) * Math.tan((ulnarDeviation * Math.PI) / 180);
     least = Math.max(least, standing.spot.front - reach + off);
@@ -199,7 +244,7 @@ export function lyingAs(
   const y = standing.map((at) => {
     const ease = -unevenness(hand, way.shape, at, 0, front, ulnarDeviation);
     const free = PLACEMENT.freeUneven + pivotOf(at.finger);
-    const near = Math.min(ease + free, Math.max(ease - free, at.spot.usual));
+    const near = Math.min(ease + free, Math.max(ease - free, contactDepth(at)));
     return Math.min(at.spot.back, Math.max(at.spot.front, near));
   });
   const strain = total(evaluate(hand, way, standing, { x, y, front, ulnarDeviation }));

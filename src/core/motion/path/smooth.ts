@@ -2,9 +2,9 @@
  * The smoothest way of one coordinate through time, exactly. A way is a cubic on each interval between knots, given by
  * its value x and its speed v at every knot; of all of them is wanted the one that minimises
  *
- *   sum over intervals of  s^3 * (integral of acceleration squared)  +  sum over knots of  w (x - ease)^2
+ *   sum over intervals of  s^3 * (integral of acceleration squared)  +  sum over knots of  w d^2 + pull (x - ease)^2
  *
- * with least <= x <= most at every knot. On an interval of length h from (x0, v0) to (x1, v1), with d = x1 - x0, the
+ * with least <= x <= most at every knot, d being how far x lies outside the stretch of ease. On an interval of length h from (x0, v0) to (x1, v1), with d = x1 - x0, the
  * integral is 12 d^2/h^3 - 12 d (v0 + v1)/h^2 + 4 (v0^2 + v0 v1 + v1^2)/h (the cubic of Hermite, integrated). s is the
  * time over which the way is smoothed there; with s^3 before it, both sums are in the square of the coordinate's unit.
  *
@@ -16,9 +16,14 @@
 export interface Knot {
   /** ms, rising from knot to knot. */
   readonly ms: number;
+  /** Where it would lie best. */
   readonly ease: number;
+  /** The stretch in which it lies as well: only outside it the weight counts. A point, ease itself, where not said. */
+  readonly within?: { readonly least: number; readonly most: number };
   /** 0 or more; 0 where nothing is wanted. */
   readonly weight: number;
+  /** How much it is drawn to where it would lie best, in the stretch and out of it; 0 where not said. */
+  readonly pull?: number;
   readonly least: number;
   readonly most: number;
 }
@@ -83,7 +88,10 @@ export function valueAt({ ms, x, v }: Course, at: number): number {
 /** What is minimised, for tests and for the length of a step. */
 export function costOf(knots: readonly Knot[], smoothing: readonly number[], { x, v }: Course): number {
   let sum = 0;
-  knots.forEach(({ ease, weight }, i) => (sum += weight * (x[i]! - ease) ** 2 + STILL * v[i]! ** 2));
+  knots.forEach((knot, i) => {
+    const { ease, weight, pull = 0 } = knot;
+    sum += weight * outside(knot, x[i]!) ** 2 + pull * (x[i]! - ease) ** 2 + STILL * v[i]! ** 2;
+  });
   for (let i = 0; i + 1 < knots.length; i++) {
     const h = knots[i + 1]!.ms - knots[i]!.ms;
     const [d, v0, v1] = [x[i + 1]! - x[i]!, v[i]!, v[i + 1]!];
@@ -112,10 +120,12 @@ function systemOf(n: number): System {
 
 function fill(system: System, knots: readonly Knot[], smoothing: readonly number[], { x, v }: Course): void {
   const { gx, gv, diagonal: D, beside: B } = system;
-  knots.forEach(({ ease, weight }, i) => {
-    gx[i] = weight * (x[i]! - ease);
+  knots.forEach((knot, i) => {
+    const { ease, weight, pull = 0 } = knot;
+    const off = outside(knot, x[i]!);
+    gx[i] = weight * off + pull * (x[i]! - ease);
     gv[i] = STILL * v[i]!;
-    D[3 * i] = weight;
+    D[3 * i] = (off === 0 && knot.within ? 0 : weight) + pull;
     D[3 * i + 1] = 0;
     D[3 * i + 2] = STILL;
   });
@@ -203,6 +213,11 @@ function advance(knots: readonly Knot[], smoothing: readonly number[], way: Cour
   way.x.set(x);
   way.v.set(v);
   return 0;
+}
+
+/** How far a value lies outside the stretch of ease of its knot, with its sign. */
+function outside({ ease, within }: Knot, x: number): number {
+  return within ? x - clamp(x, within) : x - ease;
 }
 
 function clamp(value: number, { least, most }: Pick<Knot, "least" | "most">): number {

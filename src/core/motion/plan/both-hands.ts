@@ -78,7 +78,7 @@ function leaps(frames: readonly PlanFrame[]): readonly Leap[] {
   const played = frames.filter((f) => f.tips.length > 0 && f.notes.length > 0);
   return played.slice(1).flatMap((to, i) => {
     const from = played[i]!;
-    const mm = to.ease - from.ease;
+    const mm = to.x - from.x;
     return Math.abs(mm) >= PLAN.leapFrom ? [{ from, to, mm }] : [];
   });
 }

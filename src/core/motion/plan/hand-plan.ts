@@ -5,6 +5,7 @@ import type { Side } from "../../hand/finger";
 import type { Hand } from "../../hand/hand";
 import { MOTION } from "../../physics";
 import type { BothInFront, LeapsTogether } from "./both-hands";
+import { effortsOf, type Effort } from "../hand/efforts";
 import { bodyRoomOf, type BodyRoom } from "../path/body";
 import { reachedSideways, type ReachedSideways } from "../path/centre";
 import { clearancesOf, type Clearance } from "../hand/clearance";
@@ -13,7 +14,8 @@ import { circleOf, longestFrozen, type Circle, type Frozen } from "../path/heigh
 import { impulsesOf, type Impulse } from "../groups/impulses";
 import { inOutsOf, type InOut } from "../path/in-out";
 import { pathOf, type Path, type PlanFrame } from "../path/path";
-import { closingOf, releasesOf, type Closing, type Release } from "../hand/release";
+import { closingOf, type Closing } from "../hand/closing";
+import { releasesOf, type Release } from "../hand/release";
 import { rockingsOf, type Rocking } from "../hand/turn";
 import { clashesOf, turnsOf, type Turn, type TurnClash } from "../hand/turns";
 import { voicingOf, type Voiced } from "../groups/voicing";
@@ -36,6 +38,7 @@ export interface HandPlan {
   /** One fewer than frames: between each and the next. */
   readonly releases: readonly Release[];
   readonly closing: Closing;
+  readonly efforts: readonly Effort[];
   readonly drags: readonly Drag[];
   readonly clearances: readonly Clearance[];
   readonly voicing: readonly Voiced[];
@@ -67,7 +70,8 @@ export function handPlanOf(task: Task, digits: Digits): HandPlan {
     sideways: reachedSideways(frames, releases, instrument),
     body: bodyRoomOf(frames, line.side, instrument),
     releases,
-    closing: closingOf(releases, MOTION.closeMs),
+    closing: closingOf(task, at, releases, MOTION.closeMs),
+    efforts: effortsOf(task.hand, at),
     drags: dragsOf(task, frames),
     clearances: clearancesOf(task, at, NEAR),
     voicing: voicingOf(line.side, frames),

@@ -3,19 +3,16 @@ import { eachHand, whole } from "./warning";
 
 const WEIGHT = WARNING_WEIGHT.elbow;
 
-/** mm that must lack before it is named: a hand at the middle of the body. */
-const NAMED_FROM = PLAN.elbowRoom;
-
-/** A hand that works in front of the body, where the elbow has no room. */
+/** A hand whose middle has passed the middle of the body, so that the elbow is in the way. */
 export const elbow = eachHand("elbow", "mm", ({ body: { narrowest, octavesToFree } }) => {
-  if (!narrowest || narrowest.mm < NAMED_FROM) return [];
-  const { note, mm, crosses } = narrowest;
+  if (!narrowest || narrowest.past < PLAN.elbowPast) return [];
+  const { note, mm, past } = narrowest;
   const octaves = octavesToFree === 1 ? "an octave" : `${octavesToFree} octaves`;
   return [
     {
       note,
       amount: mm,
-      words: `${crosses ? "past the middle of the body" : "in front of the body"}: the elbow lacks ${whole(mm)} mm of room`,
+      words: `the hand is ${whole(past)} mm past the middle of the body: the elbow lacks ${whole(mm)} mm of room`,
       change: octavesToFree
         ? `sit a little to the other side; to feel it free, play it ${octaves} farther out first`
         : "sit a little to the other side",

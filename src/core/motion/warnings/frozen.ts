@@ -1,5 +1,7 @@
-import { PLAN } from "../../physics";
+import { PLAN, WARNING_WEIGHT } from "../../physics";
 import { eachHand } from "./warning";
+
+const WEIGHT = WARNING_WEIGHT.frozen;
 
 /** A wrist that stays at one height for long. */
 export const frozen = eachHand("frozen", "ms", ({ frozen: found, frames }) =>
@@ -11,7 +13,7 @@ export const frozen = eachHand("frozen", "ms", ({ frozen: found, frames }) =>
           amount: found.ms,
           words: `the wrist stays within ${PLAN.frozenWithin} mm of one height for ${(found.ms / 1000).toFixed(1)} s`,
           change: "let it sink with the first note of each group and rise with the last",
-          cost: 10,
+          cost: Math.min(WEIGHT.most, WEIGHT.from + (found.ms / 1000) * WEIGHT.each),
         },
       ],
 );

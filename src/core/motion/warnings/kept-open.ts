@@ -1,19 +1,17 @@
 import { PLAN, WARNING_WEIGHT } from "../../physics";
-import { eachHand } from "./warning";
+import { eachHand, whole } from "./warning";
 
 const WEIGHT = WARNING_WEIGHT.keptOpen;
 
-/** The longest stretch in which the hand nowhere finds time to close. */
-export const keptOpen = eachHand("kept-open", "ms", ({ closing: { longestWithout, openShare } }) =>
-  longestWithout === null || longestWithout.ms < PLAN.keptOpenFrom || openShare === 0
-    ? []
-    : [
-        {
-          note: longestWithout.from,
-          amount: longestWithout.ms,
-          words: `no time to close for ${(longestWithout.ms / 1000).toFixed(1)} s; ${Math.round(100 * openShare)} % of the time is open beyond comfort`,
-          change: "let a held note go sooner, or close the hand on a rest or a repeated note",
-          cost: Math.min(WEIGHT.most, longestWithout.ms * WEIGHT.each),
-        },
-      ],
+/** A hand that is kept open beyond comfort and finds no time to close. */
+export const keptOpen = eachHand("kept-open", "ms", ({ closing: { kept } }) =>
+  kept
+    .filter(({ weighed }) => weighed >= PLAN.keptOpenFrom)
+    .map(({ from, ms, mm, weighed }) => ({
+      note: from,
+      amount: ms,
+      words: `the hand is kept open for ${(ms / 1000).toFixed(1)} s, ${whole(mm)} mm beyond comfort, without time to close`,
+      change: "let one of the two keys go sooner, or close the hand on a rest",
+      cost: Math.min(WEIGHT.most, weighed * WEIGHT.each),
+    })),
 );

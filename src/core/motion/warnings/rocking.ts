@@ -1,4 +1,4 @@
-import { MOTION } from "../../physics";
+import { MOTION, WARNING_WEIGHT } from "../../physics";
 import { eachHand, whole } from "./warning";
 
 /** A forearm that turns to and fro faster than is easy. */
@@ -12,7 +12,9 @@ export const rocking = eachHand("rocking", "Hz", ({ rockings }) =>
             amount: rate,
             words: `the forearm rocks ${rate.toFixed(1)} times a second, ${whole(amplitude)} degrees to either side; ${MOTION.rotationEase} is easy, ${MOTION.rotationFails} the end`,
             change: "stay closer to the keys so that it turns less, or turn once for several notes",
-            cost: (100 * (rate - MOTION.rotationEase)) / (MOTION.rotationFails - MOTION.rotationEase),
+            cost:
+              ((100 * (rate - MOTION.rotationEase)) / (MOTION.rotationFails - MOTION.rotationEase)) *
+              Math.min(1, notes.length / WARNING_WEIGHT.rockingNotes),
           },
         ],
   ),

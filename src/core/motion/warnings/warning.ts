@@ -14,20 +14,22 @@ export interface Warning {
   readonly change: string;
   /** What it costs on the scale of strain, 0 to 100 and beyond: the order in which warnings are shown. */
   readonly cost: number;
+  /** Where the same is found again in the same hand, dearest first. */
+  readonly again: readonly { readonly note: NoteId; readonly words: string; readonly cost: number }[];
 }
 
 /** One kind of warning. Each is a file in warnings/. */
 export interface WarningRule {
   readonly id: string;
   readonly unit: string;
-  find(plan: PlanFound): readonly Omit<Warning, "id" | "unit">[];
+  find(plan: PlanFound): readonly Omit<Warning, "id" | "unit" | "again">[];
 }
 
 /** A rule that looks at each hand by itself. */
 export function eachHand(
   id: string,
   unit: string,
-  find: (hand: HandPlan, tempo: number) => readonly Omit<Warning, "id" | "unit" | "side">[],
+  find: (hand: HandPlan, tempo: number) => readonly Omit<Warning, "id" | "unit" | "side" | "again">[],
 ): WarningRule {
   return {
     id,

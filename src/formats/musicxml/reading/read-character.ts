@@ -8,6 +8,8 @@ export interface Character {
   readonly loudness?: number;
   readonly accent?: boolean;
   readonly staccato?: boolean;
+  /** Whether a slur begins on it. */
+  readonly slurBegins?: boolean;
 }
 
 /** Loudness of the usual marks. A choice: even steps about the middle. */
@@ -47,5 +49,12 @@ export function characterOf(note: Element, loudness: number | undefined): Charac
     ...(loudness === undefined ? {} : { loudness }),
     ...(marks.some((m) => ACCENTS.includes(m)) ? { accent: true } : {}),
     ...(marks.some((m) => STACCATO.includes(m)) ? { staccato: true } : {}),
+    ...(beginsSlur(note) ? { slurBegins: true } : {}),
   };
+}
+
+function beginsSlur(note: Element): boolean {
+  return childrenOf(note, "notations").some((notations) =>
+    childrenOf(notations, "slur").some(({ attributes }) => attributes["type"] === "start"),
+  );
 }

@@ -1,9 +1,10 @@
 import { z } from "zod";
+import { SIGNS_SHOWN } from "@/core/motion/marks/signs";
 import { database } from "@/server/connection";
 import { orRefused } from "@/server/pieces/uploaded";
-import { DIGITS_WRITTEN, exportOption, SIGNS_WRITTEN } from "@/server/export/export";
+import { DIGITS_WRITTEN, exportOption } from "@/server/export/export";
 
-/** The piece's own file with one option's digits in it: all, or with ?digits=doubt those that a pianist would write; with ?signs=plan the signs of its hand plan too. */
+/** The piece's own file with one option's digits in it: all, or with ?digits=doubt those that a pianist would write; with ?signs=few or all the signs of its hand plan too. */
 export async function GET(
   request: Request,
   { params }: { params: Promise<{ fingeringId: string }> },
@@ -11,7 +12,7 @@ export async function GET(
   const id = z.uuid().safeParse((await params).fingeringId);
   const asked = new URL(request.url).searchParams;
   const digits = z.enum(DIGITS_WRITTEN).catch("all").parse(asked.get("digits"));
-  const signs = z.enum(SIGNS_WRITTEN).catch("own").parse(asked.get("signs"));
+  const signs = z.enum(SIGNS_SHOWN).catch("own").parse(asked.get("signs"));
   return orRefused(async () => {
     const file = id.success ? await exportOption(database(), id.data, digits, signs) : null;
     if (!file) return new Response("There is no such option.", { status: 404 });

@@ -1,3 +1,4 @@
+import type { HandPlan } from "../../plan/hand-plan";
 import type { Plan } from "../../plan/plan";
 import type { PlanMarks } from "../plan-marks";
 import type { NoteId } from "../../../passage/note";
@@ -6,11 +7,13 @@ import { circleOver } from "./circle-over";
 import { circleUnder } from "./circle-under";
 import { goIn } from "./go-in";
 import { goOut } from "./go-out";
+import { fewSigns } from "./few";
 import { group } from "./group";
 import { letGo } from "./let-go";
+import { look } from "./look";
 import { rise } from "./rise";
 import { rocking } from "./rocking";
-import type { Sign, SignPlaced } from "./sign";
+import type { Sign, SignFound, SignPlaced } from "./sign";
 import { sink } from "./sink";
 import { touches } from "./touches";
 import { turnToLittleFinger } from "./turn-to-little-finger";
@@ -32,6 +35,7 @@ export const SIGNS: readonly Sign[] = [
   group,
   ...touches,
   letGo,
+  look,
 ];
 
 /** A sign that is nothing but the player's own words. */
@@ -46,23 +50,35 @@ export function wordsOf(id: string): string {
   return found.words;
 }
 
+/** How many of a plan's signs stand on the score: a few that matter, all, or the player's own alone. */
+export const SIGNS_SHOWN = ["few", "all", "own"] as const;
+export type SignsShown = (typeof SIGNS_SHOWN)[number];
+
 /** The signs of a plan with the player's own and without those that were taken away: what stands on the score. */
-export function signsOf(plan: Plan, marks: PlanMarks, sideOf: (note: NoteId) => Side): readonly SignPlaced[] {
+export function signsOf(
+  plan: Plan,
+  marks: PlanMarks,
+  sideOf: (note: NoteId) => Side,
+  shown: SignsShown = "few",
+): readonly SignPlaced[] {
+  if (shown === "own") return ownSigns(marks, sideOf);
   const hidden = new Set(marks.hidden);
   const found = plan.hands.flatMap((hand) =>
-    SIGNS.flatMap((sign) =>
-      sign.find(hand).map((place): SignPlaced => ({
-        ...place,
-        key: `${sign.id} ${place.note}`,
-        sign: sign.id,
-        side: hand.side,
-        words: sign.words,
-        above: hand.side === "right",
-        own: false,
-      })),
-    ),
+    (shown === "few" ? fewSigns(hand) : allSigns(hand)).map(({ id, ...place }): SignPlaced => ({
+      ...place,
+      key: `${id} ${place.note}`,
+      sign: id,
+      side: hand.side,
+      words: wordsOf(id),
+      above: hand.side === "right",
+      own: false,
+    })),
   );
   return [...found.filter(({ key }) => !hidden.has(key)), ...ownSigns(marks, sideOf)];
+}
+
+function allSigns(hand: HandPlan): readonly (SignFound & { readonly id: string })[] {
+  return SIGNS.flatMap(({ id, find }) => find(hand).map((found) => ({ ...found, id })));
 }
 
 /** The player's own signs alone: they stand whatever the plan is. */
