@@ -18,14 +18,43 @@ for (const side of ["right", "left"] as const) {
       step += way * random.pick([1, 1, 1, 1, 1, 1, 2, 2, 3]);
       return tonic + 12 * Math.floor(step / 7) + SCALE[((step % 7) + 7) % 7]!;
     });
-    const f = answered({ kind: "", name: "", music: keys.map(nameOf).join(" "), side, accepted: [], why: "", manner: {}, tune: false } as never, true, weights).map((a) => a.fingers[0]!);
+    const f = answered(
+      {
+        kind: "",
+        name: "",
+        music: keys.map(nameOf).join(" "),
+        side,
+        accepted: [],
+        why: "",
+        manner: {},
+        tune: false,
+      } as never,
+      true,
+      weights,
+    ).map((a) => a.fingers[0]!);
     for (let i = 1; i < keys.length; i++) {
-      const apart = Math.abs(keys[i]! - keys[i - 1]!), between = Math.abs(f[i]! - f[i - 1]!);
+      const apart = Math.abs(keys[i]! - keys[i - 1]!),
+        between = Math.abs(f[i]! - f[i - 1]!);
       const io = f[i]! > f[i - 1]! === (side === "right" ? keys[i]! > keys[i - 1]! : keys[i]! < keys[i - 1]!);
       steps++;
-      const show = (t: string) => process.argv.includes("-v") && console.log(t, side, keys.slice(Math.max(0, i - 7), i + 7).map((k, j) => nameOf(k) + (Math.max(0, i - 7) + j === i ? "*" : "") + f[Math.max(0, i - 7) + j]).join(" "));
-      if (apart <= 2 && apart > 0 && between > 1 && io) { sk++; if (process.argv.includes("-s")) show("skip"); }
-      if (apart <= 2 && f[i]! + f[i - 1]! === 6 && between === 4) { tl++; show("1-5"); }
+      const show = (t: string) =>
+        process.argv.includes("-v") &&
+        console.log(
+          t,
+          side,
+          keys
+            .slice(Math.max(0, i - 7), i + 7)
+            .map((k, j) => nameOf(k) + (Math.max(0, i - 7) + j === i ? "*" : "") + f[Math.max(0, i - 7) + j])
+            .join(" "),
+        );
+      if (apart <= 2 && apart > 0 && between > 1 && io) {
+        sk++;
+        if (process.argv.includes("-s")) show("skip");
+      }
+      if (apart <= 2 && f[i]! + f[i - 1]! === 6 && between === 4) {
+        tl++;
+        show("1-5");
+      }
       if (apart > 0 && between === 0) hp++;
     }
   }

@@ -70,10 +70,10 @@ export const TEMPO_FLIPS: readonly TempoFlip[] = [
     why: "Thumb and index are calm when slow; 2 and 3 move most freely from one another when fast.",
   },
   {
-    name: "broken sixths",
+    name: "an arpeggio there and back",
     side: "right",
-    keys: [60, 69, 62, 71, 64, 72, 65, 74],
-    holds: (slow, fast) => !slow.includes("5") && fast.includes("5"),
-    why: "Slowly the hand moves along with inner fingers; quickly it stays open from the thumb to the little finger.",
+    keys: [62, 65, 69, 74, 77, 81, 86, 81, 77, 74, 69, 65, 62],
+    holds: (slow, fast) => slow.startsWith("1231") && fast.startsWith("1235"),
+    why: "Slowly the thumb passes under; quickly the hand takes the octave whole and is carried to the next.",
   },
 ];

@@ -2,7 +2,7 @@ import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { WEIGHTS, type Weights } from "@/core/fingering/cost/weights";
 
-/** Kinds left out of a calibration, and the weights it came to. Written by quality/tune-folds. */
+/** Kinds left out of a calibration, and the weights it came to. Written by quality/learn-folds. */
 export interface Fold {
   readonly kinds: readonly string[];
   readonly weights: Partial<Weights>;

@@ -1,7 +1,7 @@
 import { WEIGHTS, type Weights } from "@/core/fingering/cost/weights";
 import { answered, gradedBy } from "./grade";
 import { casesOf } from "./kind";
-import { scaled, TUNED } from "./ranges";
+import { multiplied, TUNED } from "./ranges";
 
 /** What a changed weight does to the invented cases. */
 interface Effect {
@@ -34,7 +34,7 @@ export function sensitivity(): readonly Sensitivity[] {
   };
   return TUNED.map((name) => ({
     name,
-    halved: effect(scaled(WEIGHTS, name, 0.5)),
-    doubled: effect(scaled(WEIGHTS, name, 2)),
+    halved: effect(multiplied(WEIGHTS, name, 0.5)),
+    doubled: effect(multiplied(WEIGHTS, name, 2)),
   }));
 }

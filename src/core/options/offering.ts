@@ -61,6 +61,7 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
     if (!isWorth(study, first, judged)) return;
     const ideas = ideasOf(study, judged);
     if (!shown.every((one) => isOtherIdea(ideas, one))) return;
+    if (!offers.every((one) => differsEnough(study, judged.fingering, one.fingering))) return;
     shown.push(ideas);
     offers.push({ leaning, fingering: judged.fingering, judged, sentence: sayIdeas(ideas, shown[0]!) });
   }
@@ -80,13 +81,17 @@ function earned(study: Study, first: Judged, ideas: Ideas, found: Fingering): Fi
   return kept;
 }
 
+/** Whether two fingerings differ in more than a note or two, and not at the ends alone. */
+function differsEnough(study: Study, one: Fingering, other: Fingering): boolean {
+  const asked = notesAsked(study);
+  const differs = differences(asked, one, other);
+  const inner = differs.filter((id) => id !== asked[0] && id !== asked.at(-1));
+  return differs.length >= Math.min(OFFER.leastNotes, Math.ceil(asked.length / 3)) && inner.length > 0;
+}
+
 /** Whether an alternative to the first is one that a pianist would look at, whatever its idea. */
 function isWorth(study: Study, first: Judged, other: Judged): boolean {
-  const asked = notesAsked(study);
-  const differs = differences(asked, other.fingering, first.fingering);
-  const least = Math.min(OFFER.leastNotes, Math.ceil(asked.length / 3));
-  const inner = differs.filter((id) => id !== asked[0] && id !== asked.at(-1));
-  if (differs.length < least || inner.length === 0) return false;
+  if (!differsEnough(study, other.fingering, first.fingering)) return false;
   if (other.strain > first.strain * OFFER.mostTimes + OFFER.mostMore) return false;
   if ((other.peak?.strain ?? 0) > (first.peak?.strain ?? 0) + OFFER.mostPeak) return false;
   if (found(other, "line-broken", "same-finger") > found(first, "line-broken", "same-finger")) return false;

@@ -22,7 +22,7 @@ export const MOTION = {
   /** mm over which a change of position, and the arm's part in two wide notes, grow from nothing to whole. A choice. */
   rampMm: 12,
   /** Share of the price of a broken line that is spared where no two fingers could join the notes. A choice. */
-  leapAsked: 0.5,
+  leapAsked: 0.66,
   /** Share of a stretch, pass or hop that is kept where fingers are free: they keep their order. A choice. */
   orderKept: 0.3,
   /** Share of its price that an outer finger on black keeps while the hand lies in. A choice. */

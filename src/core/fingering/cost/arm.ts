@@ -11,3 +11,8 @@ export function armShare(hand: Hand, { struck }: Frame): number {
   const beyond = Math.abs(struck[1]!.x - struck[0]!.x) - limitsOf(hand, 1, 5).widestRelaxed;
   return Math.min(1, Math.max(0, beyond / MOTION.rampMm));
 }
+
+/** How little of a line there is between two frames to be broken: 0 between single notes, 1 between two chords, half to and from one. */
+export function armBetween(hand: Hand, before: Frame, now: Frame): number {
+  return (armShare(hand, before) + armShare(hand, now)) / 2;
+}

@@ -2,7 +2,7 @@ import { limitsOf } from "../../hand/hand";
 import { KEYBOARD, MOTION } from "../../physics";
 import { whiteWidth } from "../../keyboard/geometry";
 import type { Frame, Press } from "../frames/frame";
-import { armShare } from "./arm";
+import { armBetween } from "./arm";
 import type { Moment } from "./cause";
 import { carryTime } from "./fitts";
 import { passStrain } from "./pass";
@@ -34,11 +34,11 @@ export function legatoShare(from: Press, moment: Moment): number {
 /**
  * Strain of a line that breaks: the hand lets go and is set down anew. Less where the school carries the hand across wide
  * arpeggios, where the pedal sounds on, and where no two fingers could join the notes: there the music asks for a leap.
- * Nothing where the arm sets down both of two chords.
+ * Nothing where the arm sets down both of two chords, half of it to and from one.
  */
 export function breakPrice(moment: Moment): number {
   const { manner, weights, hand, instrument, before, now } = moment;
-  const fingers = (1 - armShare(hand, before!) * armShare(hand, now)) * (1 - MOTION.leapAsked * beyondAllReach(moment));
+  const fingers = (1 - armBetween(hand, before!, now)) * (1 - MOTION.leapAsked * beyondAllReach(moment));
   if (!isWide(before!, now, MOTION.carriedFrom * whiteWidth(instrument))) return weights.lineBroken * fingers;
   const bySchool = manner.arpeggios === "carried" ? weights.carriedAcross : Infinity;
   return Math.min(bySchool, manner.pedal ? weights.carriedByPedal : Infinity, weights.lineBroken) * fingers;
@@ -63,7 +63,7 @@ function isWide({ struck: [from, ...more] }: Frame, { struck: [to, ...others] }:
  */
 function boundStrain(moment: Moment): number {
   const { before, now, weights, hand } = moment;
-  const hop = weights.lineBroken * (1 - armShare(hand, before!) * armShare(hand, now));
+  const hop = weights.lineBroken * (1 - armBetween(hand, before!, now));
   const share = 1 / (before!.struck.length * now.struck.length);
   let strain = 0;
   for (const from of before!.struck) {

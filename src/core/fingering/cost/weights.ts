@@ -94,8 +94,8 @@ export interface Weights {
 }
 
 export const WEIGHTS: Weights = {
-  opening: 0.01,
-  openingBeyond: 0.1,
+  opening: 0.02,
+  openingBeyond: 0.2,
   heldOpen: 0.03,
   neighbourPerMm: 0.0511,
   holding: 0.491,

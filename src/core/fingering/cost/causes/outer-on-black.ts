@@ -2,6 +2,7 @@ import { fingerName } from "../../../hand/finger";
 import { MOTION } from "../../../physics";
 import type { Frame, Press } from "../../frames/frame";
 import type { Cause } from "../cause";
+import { pace } from "../pace";
 import { fingerOnKey } from "../words";
 
 /** Thumb or little finger on a black key: the hand must go in. Little where it lies in already. */
@@ -12,11 +13,12 @@ export const outerOnBlack: Cause = {
   frames: 3,
   source:
     "The black-key rules of the ergonomic model cited in hand/proportions; the mm are how far the hand is drawn in. The way in is priced once: what is left while the hand lies in is a choice.",
-  find({ now, earlier, weights, hand }, tell) {
+  find({ now, before, earlier, weights, hand }, tell) {
     for (const at of now.struck) {
       if (!at.black || (at.finger !== 1 && at.finger !== 5)) continue;
       const liesIn = earlier !== null && strikes(earlier, at) ? MOTION.liesIn : 1;
-      const strain = (at.finger === 1 ? weights.thumbOnBlack : weights.littleOnBlack) * liesIn;
+      const wayIn = (at.finger === 1 ? weights.thumbOnBlack : weights.littleOnBlack) * liesIn;
+      const strain = before === null ? wayIn : wayIn * pace(now.onset.gap);
       tell(at.stroke, hand.behind[at.finger - 1] as number, strain, at, null);
     }
   },

@@ -1,6 +1,6 @@
 import type { Press } from "../../frames/frame";
 import type { Cause, Moment } from "../cause";
-import { armShare } from "../arm";
+import { armBetween } from "../arm";
 import { legatoShare } from "../join";
 
 /** One finger on two keys running, while the rest of the hand joins the notes or holds on. */
@@ -14,7 +14,7 @@ export const sameFinger: Cause = {
   find(moment, tell) {
     const { now, before, weights, hand, letGo } = moment;
     if (before === null || now.onset.swept) return;
-    const fingers = (1 - armShare(hand, before) * armShare(hand, now)) / Math.max(1, now.struck.length);
+    const fingers = (1 - armBetween(hand, before, now)) / Math.max(1, now.struck.length);
     for (const to of now.struck) {
       const from = letGo ? undefined : before.struck.find((p) => p.finger === to.finger && p.key !== to.key);
       if (from) tell(to.stroke, 1, fingers * weights.lineBroken * legatoShare(from, moment), to, from);

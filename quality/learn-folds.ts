@@ -10,9 +10,9 @@ import { TUNED } from "./ranges";
 /**
  * Calibrates once for each fifth of the kinds with that fifth left out, from weights that are all moved towards the middle
  * of their ranges first, so that nothing of what was learnt from it is left. Takes many minutes.
- * Usage: tsx quality/tune-folds.ts PASSES ROUNDS; writes quality/folds.json
+ * Usage: tsx quality/learn-folds.ts ROUNDS; writes quality/folds.json
  */
-const [passes = "2", rounds = "150"] = process.argv.slice(2);
+const [rounds = "16"] = process.argv.slice(2);
 const FOLDS = 5;
 
 const kinds = [...new Set(casesOf("kinds").map(({ kind }) => kind))];
@@ -20,7 +20,7 @@ const folds: Fold[] = [];
 for (let fold = 0; fold < FOLDS; fold++) {
   const left = kinds.filter((_, i) => i % FOLDS === fold);
   const out = join(tmpdir(), `fold-${fold}.json`);
-  execFileSync("npx", ["tsx", "quality/tune.ts", out, passes, rounds, left.join(","), "afresh"], { stdio: "inherit" });
+  execFileSync("npx", ["tsx", "quality/learn.ts", out, rounds, left.join(","), "afresh"], { stdio: "inherit" });
   if (!existsSync(out)) throw new Error(`The fold without ${left.join(", ")} found nothing.`);
   const weights = JSON.parse(readFileSync(out, "utf8")) as Weights;
   folds.push({ kinds: left, weights: Object.fromEntries(TUNED.map((name) => [name, weights[name]])) });
