@@ -34,14 +34,16 @@ export function AtOnset({ hand, at, tempo, inHand, tried, onTry }: Props) {
       <p>
         {shape && `${sentence(shape.shape)} fingers (${shape.why})`}
         {shape?.curledFirst && "; learn it with curled fingers first"}. {turnWords(frame.supination)}, wrist{" "}
-        {Math.abs(frame.height).toFixed(0)} mm {frame.height < 0 ? "under" : "over"} its level, {off.toFixed(0)} mm off
-        the middle of its notes.
+        {Math.abs(frame.height).toFixed(0)} mm {frame.height < 0 ? "under" : "over"} its level
+        {off >= 1 && `, fingers reaching ${off.toFixed(0)} mm sideways beyond comfort`}.
       </p>
       {release && (
         <p>
           {release.short > 0
             ? `${release.short.toFixed(0)} ms too little to the next place`
-            : `${release.window.toFixed(0)} ms in which the hand can close`}
+            : release.isOpen && release.window < 1
+              ? "The hand is kept open until the next place"
+              : `${release.window.toFixed(0)} ms in which the hand can close`}
           <span className="text-soft">
             {" "}
             ({release.time.toFixed(0)} ms there are, {release.travel.toFixed(0)} for the way)

@@ -3,9 +3,9 @@ export const PLAN = {
   /** ms over which a motion is smoothed at most: a choice, about the time of one movement of the arm. */
   smoothMs: 240,
   /** Share of the time from one place to the next over which it is smoothed at most, so that a place far ahead moves nothing now. A choice. */
-  smoothShare: 0.6,
+  smoothShare: 0.55,
   /** How much the hand is drawn to where it lies best while all fingers reach in comfort, and into that stretch from outside it. Choices. */
-  pull: 0.2,
+  pull: 0.25,
   comfort: 4,
   /** mm the middle finger's key may lie beside its place in the hand, to either side, in comfort. Starting value. */
   middleEase: 8,

@@ -60,7 +60,7 @@ export function SlowMotion({ motion, range: [from, to], shown, beside, others, o
                 front={beside ? 60 : 95}
                 beside={0}
                 label={`The plan of option ${name} from above, at ${((ms - from) / 1000).toFixed(2)} s`}
-                className={beside ? "max-h-[16dvh] w-full" : "max-h-[min(15rem,32dvh)] w-full"}
+                className={beside ? "max-h-[11dvh] w-full" : "max-h-[min(12rem,18dvh)] w-full"}
               >
                 {seenAt(plan, ms).map(({ side, moment }) => (
                   <HandShape

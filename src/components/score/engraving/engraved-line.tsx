@@ -116,6 +116,10 @@ function lanesOf({ steps, lanes, sideOf }: Props): Pick<Props, "steps" | "lanes"
   return { steps, lanes, sideOf };
 }
 
+/** px that the header covers, and under which a part of what stands above a line is no use to anybody. */
+const HEADER = 56;
+const SLIVER = 90;
+
 /** The line with the chosen note stays in sight; of one long line, the note itself. */
 function useKeptInView(line: React.RefObject<HTMLDivElement | null>, chosen: NotePlace | undefined): void {
   const holdsChosen = chosen !== undefined;
@@ -123,7 +127,12 @@ function useKeptInView(line: React.RefObject<HTMLDivElement | null>, chosen: Not
   useEffect(() => {
     if (!holdsChosen) return;
     // Once the page is laid out: asked for before, it would be laid out twice.
-    const soon = requestAnimationFrame(() => line.current?.scrollIntoView({ block: "nearest", inline: "nearest" }));
+    const soon = requestAnimationFrame(() => {
+      line.current?.scrollIntoView({ block: "nearest", inline: "nearest" });
+      // No sliver of what stands above it is left under the header.
+      const sliver = (line.current?.getBoundingClientRect().top ?? 0) - HEADER;
+      if (window.scrollY > 0 && sliver > 0 && sliver < SLIVER) window.scrollBy({ top: sliver });
+    });
     return () => cancelAnimationFrame(soon);
   }, [holdsChosen, line]);
   useEffect(() => {

@@ -2,6 +2,7 @@ import type { Task } from "../../fingering/study/task";
 import type { Finger } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
 import { PLAN } from "../../physics";
+import { relaxed } from "../path/place";
 import { mirrored } from "../../placement/standing";
 import type { PlanFrame } from "../path/path";
 
@@ -16,12 +17,16 @@ export interface Drag {
   readonly mayGo: boolean;
 }
 
-/** The held note that draws the hand most at each onset, in mm from where the others want it, where that is PLAN.dragFrom or more. */
+/** The held note that draws the hand most at each onset, in mm beyond where those struck lie relaxed on theirs, where that is PLAN.dragFrom or more. */
 export function dragsOf({ hand, manner }: Task, frames: readonly PlanFrame[]): readonly Drag[] {
-  return frames.flatMap(({ frame: { struck, held }, notes, x }): Drag[] => {
+  return frames.flatMap(({ frame: { struck, held }, notes, x, shape, tilt }): Drag[] => {
     if (held.length === 0 || struck.length === 0) return [];
     const wanted = struck.reduce((sum, p) => sum + p.x - hand.restOffsets[p.finger - 1]!, 0) / struck.length;
-    const mm = Math.abs(mirrored(hand, x) - wanted);
+    const fingers = struck.map((p) => p.finger);
+    const keys = struck.map((p) => p.x);
+    const within = relaxed(hand, { shape, tilt }, fingers, keys, wanted);
+    const middle = mirrored(hand, x);
+    const mm = Math.max(0, within.least - middle, middle - within.most);
     if (mm < PLAN.dragFrom) return [];
     const pull = (finger: Finger, at: number): number => Math.abs(at - hand.restOffsets[finger - 1]! - wanted);
     const most = held.reduce((a, b) => (pull(b.finger, b.x) > pull(a.finger, a.x) ? b : a));

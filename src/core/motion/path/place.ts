@@ -1,3 +1,4 @@
+import type { Finger } from "../../hand/finger";
 import type { Hand } from "../../hand/hand";
 import type { Frame, Press } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
@@ -59,7 +60,13 @@ function placeOf(task: Task, frame: Frame, texture: Texture, solved: KnownPlacem
     tips,
     x,
     ease,
-    within: comfortable(hand, held, standing, x, ease),
+    within: comfortable(
+      hand,
+      held,
+      standing.map(({ finger }) => finger),
+      x,
+      ease,
+    ),
     ulnarDeviation: held.wrist.ulnarDeviation,
     strain: held.strain,
   };
@@ -129,7 +136,8 @@ export const FREE: PlaceBounds = { least: -Infinity, most: Infinity };
  * middle finger opens or closes, in the shape and tilt of the place; the middle finger itself by what it moves sideways.
  */
 export function sideways(hand: Hand, { standing, way, x, ease }: Place): PlaceBounds {
-  const bounds = middleWithin(hand, way, standing, x, ["leastPractical", "widestPractical"], PLAN.middleSideways);
+  const fingers = standing.map(({ finger }) => finger);
+  const bounds = middleWithin(hand, way, fingers, x, ["leastPractical", "widestPractical"], PLAN.middleSideways);
   return bounds.least <= bounds.most ? bounds : { least: ease, most: ease };
 }
 
@@ -140,11 +148,23 @@ export function sideways(hand: Hand, { standing, way, x, ease }: Place): PlaceBo
 export function comfortable(
   hand: Hand,
   way: Way,
-  standing: readonly TipStanding[],
+  fingers: readonly Finger[],
   x: readonly number[],
   ease: number,
 ): PlaceBounds {
-  const bounds = middleWithin(hand, way, standing, x, ["leastComfortable", "widestComfortable"], PLAN.middleEase);
+  const bounds = middleWithin(hand, way, fingers, x, ["leastComfortable", "widestComfortable"], PLAN.middleEase);
+  return bounds.least <= bounds.most ? bounds : { least: ease, most: ease };
+}
+
+/** The same with every finger relaxed. */
+export function relaxed(
+  hand: Hand,
+  way: Way,
+  fingers: readonly Finger[],
+  x: readonly number[],
+  ease: number,
+): PlaceBounds {
+  const bounds = middleWithin(hand, way, fingers, x, ["leastRelaxed", "widestRelaxed"], PLAN.middleEase);
   return bounds.least <= bounds.most ? bounds : { least: ease, most: ease };
 }
 
@@ -152,13 +172,13 @@ export function comfortable(
 function middleWithin(
   hand: Hand,
   way: Way,
-  standing: readonly TipStanding[],
+  fingers: readonly Finger[],
   x: readonly number[],
   [closest, widest]: readonly [keyof Limits, keyof Limits],
   own: number,
 ): PlaceBounds {
   let [least, most] = [-Infinity, Infinity];
-  standing.forEach(({ finger }, i) => {
+  fingers.forEach((finger, i) => {
     const at = x[i]!;
     if (finger === 3) {
       least = Math.max(least, at - own);

@@ -4,7 +4,7 @@ import type { Point, Wrist } from "../../hand/pose";
 import { PLACEMENT, PLAN } from "../../physics";
 import { mirrored } from "../../placement/standing";
 import type { Clearance } from "../hand/clearance";
-import { inward, lyingAs, sideways, turned, type Place } from "../path/place";
+import { inward, lyingAs, sideways, turned, type Place, type PlaceBounds } from "../path/place";
 import { wristAt, type PlanFrame } from "../path/path";
 
 /** A small change of how the hand lies at one onset, to try as it is and changed. */
@@ -19,8 +19,6 @@ export interface Adjustment {
   readonly tips: ReadonlyMap<Finger, Point>;
   readonly wrist: Wrist;
 }
-
-/** Strain and mm of clearance below which nothing has changed. Choices: what is shown of them. */
 
 interface Adjusted {
   readonly x: number;
@@ -99,7 +97,7 @@ export function adjustmentsAt(
   };
   const strainAs = ({ x, depth, ulnarDeviation, leaning }: Adjusted): number => {
     const way = { shape: place.way.shape, tilt: leaning ? ("leaning" as const) : ("upright" as const) };
-    return lyingAs(hand, { ...place, way }, x, depth, ulnarDeviation).strain + offCentreStrain(x - place.ease);
+    return lyingAs(hand, { ...place, way }, x, depth, ulnarDeviation).strain + offCentreStrain(x, place.within);
   };
   const before = strainAs(now);
   return TRIES.flatMap(({ id, words, change, gain }): Adjustment[] => {
@@ -134,12 +132,11 @@ function worth({ strain, clearance }: Adjustment): number {
 }
 
 /**
- * Strain of fingers that reach sideways from a hand that is not over them. By the figures of uneven tips, free of strain
- * only half as far: a choice.
+ * Strain of fingers that reach sideways from a hand that lies outside the stretch in which all reach in comfort. By the figures
+ * of uneven tips: a choice.
  */
-function offCentreStrain(mm: number): number {
-  const { freeUneven, mostUneven } = PLACEMENT;
-  return (100 * Math.max(0, Math.abs(mm) - freeUneven / 2)) / mostUneven;
+function offCentreStrain(x: number, { least, most }: PlaceBounds): number {
+  return (100 * Math.max(0, least - x, x - most)) / PLACEMENT.mostUneven;
 }
 
 function isWithin(hand: Hand, place: Place, { x, depth, ulnarDeviation }: Adjusted): boolean {

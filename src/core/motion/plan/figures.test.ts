@@ -171,7 +171,7 @@ describe("shape by texture", () => {
 
 describe("letting go, keys beside, both hands", () => {
   it("names the note that is held and draws the hand, in mm", () => {
-    const study = studyOn(passage([note("h", 60, "0", "3"), note("a", 72, "1", "1"), note("b", 72, "2", "1")]), {
+    const study = studyOn(passage([note("h", 60, "0", "3"), note("a", 74, "1", "1"), note("b", 74, "2", "1")]), {
       tempo: 60,
     });
     const { drags } = handOf(study, "155");
