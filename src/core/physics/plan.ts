@@ -92,6 +92,8 @@ export const PLAN = {
   jerkShare: 0.75,
   /** ms before and after a stroke in which a finger comes from where it rests and goes back there, at most. A choice. */
   approach: 120,
+  /** mm by which a finger that is drawn reaches beyond its limits before it goes with the hand. A choice. */
+  reachGive: 6,
   /** ms for which a finger counts as active after it has struck. A choice. */
   active: 90,
   /** Fewest notes that rock: there and back three times. A mordent or a turn is none. A choice. */

@@ -38,6 +38,16 @@ describe("the hand at a moment", () => {
     expect(handAt(loose!, 300)!.fingers[1]).toBe("loose");
   });
 
+  it("draws no finger out over a leap: it goes with the hand, however its note is bound", () => {
+    const leaps = studyOfKeys([60, 84, 64, 88], "right", { tempo: 100 });
+    const [leaping] = planOf(leaps, fingered(leaps, "1515")).hands;
+    const last = leaping!.frames.at(-1)!.ms;
+    for (let ms = 0; ms < last; ms += 5) {
+      const x = handAt(leaping!, ms)!.pose.fingers.map(({ tip }) => tip.x);
+      expect(Math.max(...x) - Math.min(...x)).toBeLessThan(leaping!.hand.keySpan + 60);
+    }
+  });
+
   it("is null for a hand without anything to play", () => {
     expect(handAt({ ...plan!, frames: [] }, 0)).toBeNull();
   });

@@ -1,6 +1,8 @@
 import { FINGERS, type Finger } from "../../hand/finger";
+import { limitsOf, type Hand } from "../../hand/hand";
 import { poseOf, type Point, type Pose } from "../../hand/pose";
 import { MOTION, PLAN } from "../../physics";
+import { mirrored } from "../../placement/standing";
 import type { HandPlan } from "./hand-plan";
 import { coordinatesAt, wristAt, type PlanFrame } from "../path/path";
 
@@ -32,7 +34,8 @@ export function handAt(plan: HandPlan, ms: number): HandMoment | null {
   if (!frame) return null;
   const place = coordinatesAt(path, ms);
   const wrist = wristAt({ hand }, place);
-  const down = downAt(frames, at, ms);
+  const reach = reachAt(hand, place.x);
+  const down = downAt(frames, at, ms, reach);
   const contacts = new Map([...down].map(([finger, { point }]) => [finger, point]));
   const loose = poseOf(hand, new Map<Finger, Point>([[3, middleOf(plan, place)]]), wrist)!;
   const pose = contacts.size > 0 ? poseOf(hand, contacts, wrist)! : loosened(loose);
@@ -40,7 +43,7 @@ export function handAt(plan: HandPlan, ms: number): HandMoment | null {
   const release = plan.releases[at];
   const free = frame.ms + (release ? frames[at + 1]!.ms - frame.ms - release.time : 0);
   return {
-    pose: coming === null ? pose : approaching(pose, coming, down),
+    pose: coming === null ? pose : approaching(pose, coming, down, reach),
     height: place.height,
     supination: place.supination,
     fingers: Object.fromEntries(FINGERS.map((finger) => [finger, stateOf(finger, frame, down, ms)])) as Record<
@@ -65,8 +68,26 @@ interface Down {
   readonly isBlack: boolean;
 }
 
-/** Fingers that are on their keys: struck or held, and not yet sounded out. */
-function downAt(frames: readonly PlanFrame[], at: number, ms: number): ReadonlyMap<Finger, Down> {
+/** mm along the keys in which each finger of a hand that lies somewhere reaches, as it lies on the keyboard. */
+type Reach = (finger: Finger) => { readonly least: number; readonly most: number };
+
+function reachAt(hand: Hand, middle: number): Reach {
+  return (finger) => {
+    const { leastPractical, widestPractical } =
+      finger === 3
+        ? { leastPractical: -PLAN.middleSideways, widestPractical: PLAN.middleSideways }
+        : limitsOf(hand, finger, 3);
+    const [near, far] = finger < 3 ? [-widestPractical, -leastPractical] : [leastPractical, widestPractical];
+    const ends = [mirrored(hand, middle + near), mirrored(hand, middle + far)] as const;
+    return { least: Math.min(...ends) - PLAN.reachGive, most: Math.max(...ends) + PLAN.reachGive };
+  };
+}
+
+/**
+ * Fingers that are on their keys: struck or held, not yet sounded out, and still within reach: where the hand is carried away
+ * the finger goes with it, however the note is bound.
+ */
+function downAt(frames: readonly PlanFrame[], at: number, ms: number, reach: Reach): ReadonlyMap<Finger, Down> {
   const frame = frames[at]!;
   const down = new Map<Finger, Down>();
   for (const { finger, stroke } of [...frame.frame.held, ...frame.frame.struck]) {
@@ -74,7 +95,10 @@ function downAt(frames: readonly PlanFrame[], at: number, ms: number): ReadonlyM
     const end = stroke.ms + stroke.soundsMs;
     const isNext = frames[at + 1]?.ms ?? Infinity;
     // A note without an end of its own is left as the next one comes.
-    if (tip && ms <= Math.min(end, Number.isFinite(end) ? Infinity : isNext))
+    if (!tip) continue;
+    const { least, most } = reach(finger);
+    const isReached = ms <= frame.ms || (tip.at.x >= least && tip.at.x <= most);
+    if (isReached && ms <= Math.min(end, Number.isFinite(end) ? Infinity : isNext))
       down.set(finger, { point: tip.at, struckAt: stroke.ms, isBlack: tip.part === "top" });
   }
   return down;
@@ -116,13 +140,16 @@ function approaching(
   pose: Pose,
   { tips, share }: NonNullable<ReturnType<typeof comingTo>>,
   down: ReadonlyMap<Finger, Down>,
+  reach: Reach,
 ): Pose {
   const mix = (a: Point, b: Point): Point => ({ x: a.x + share * (b.x - a.x), y: a.y + share * (b.y - a.y) });
   return {
     ...pose,
     fingers: pose.fingers.map((f) => {
       const to = tips.find((t) => t.finger === f.finger);
-      return to && !down.has(f.finger) ? { ...f, tip: mix(f.tip, to.at) } : f;
+      if (!to || down.has(f.finger)) return f;
+      const { least, most } = reach(f.finger);
+      return { ...f, tip: mix(f.tip, { x: Math.min(most, Math.max(least, to.at.x)), y: to.at.y }) };
     }),
   };
 }
