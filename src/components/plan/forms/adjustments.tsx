@@ -27,10 +27,10 @@ export function Adjustments({ hand, at, near, tried, onTry }: Props) {
   const { notes } = frame;
   const found = useMemo(
     () =>
-      adjustmentsAt(hand.hand, frame, hand.path.places[at]!, near)
+      adjustmentsAt(hand, at, near)
         .filter((a) => a.strain > WORTH.strain || a.clearance >= WORTH.clearance)
         .slice(0, SHOWN),
-    [hand, frame, at, near],
+    [hand, at, near],
   );
   if (found.length === 0) return null;
   const isTried = (id: string): boolean => tried !== null && tried.id === id && tried.notes[0] === notes[0];

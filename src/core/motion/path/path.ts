@@ -1,6 +1,5 @@
 import type { Frame } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
-import { travelBetween } from "../../fingering/cost/travel";
 import type { NoteId } from "../../passage/note";
 import type { Hand } from "../../hand/hand";
 import type { Wrist } from "../../hand/pose";
@@ -11,7 +10,6 @@ import { mirrored } from "../../placement/standing";
 import type { Shape, Tilt } from "../../placement/ways";
 import { heightsWanted } from "./height";
 import {
-  FREE,
   inward,
   inwardAtEase,
   lengthOf,
@@ -23,8 +21,8 @@ import {
   type PlaceBounds,
   type Place,
 } from "./place";
-import { leavingMs } from "../hand/release";
-import { smoothest, valueAt, type Knot, type Course } from "./smooth";
+import { clockOver, timesOf, type Clock, type KnotTime, type Wanted } from "./clock";
+import { valueAt, type Course } from "./smooth";
 import type { Texture } from "../hand/texture";
 import { rollsWanted } from "../hand/turn";
 
@@ -68,6 +66,8 @@ export interface PlanFrame {
 export interface Path {
   readonly frames: readonly PlanFrame[];
   readonly places: readonly Place[];
+  /** The knots of its ways. */
+  readonly times: readonly KnotTime[];
   /** mm, mirrored so that x rises towards finger 5; degrees for ulnarDeviation and supination. */
   readonly ways: Readonly<Record<Coordinate, Course>>;
 }
@@ -89,32 +89,9 @@ const ROUNDS = 2;
  * @param starts places of the onsets that begin a group
  */
 export function pathOf(task: Task, frames: readonly Frame[], starts: ReadonlySet<number>): Path {
-  const { hand } = task;
   const places = placesOf(task, frames);
-  const clock = clockOf(task, frames, places);
-  const x = clock.smoothed((at) => ({ ease: at.ease, within: at.within, ...sideways(hand, at) }));
-  let ulnarDeviation = clock.smoothed((at) => ({
-    ease: at.ulnarDeviation,
-    least: at.ulnarDeviation,
-    most: at.ulnarDeviation,
-  }));
-  let depth = ulnarDeviation;
-  for (let round = 0; round < ROUNDS; round++) {
-    const turns = ulnarDeviation;
-    depth = clock.smoothed(
-      (at, k) => ({
-        ease: usualDepth(hand, at, x.x[k]!, turns.x[k]!),
-        within: inwardAtEase(hand, at, x.x[k]!, turns.x[k]!),
-        ...inward(hand, at, x.x[k]!, turns.x[k]!),
-      }),
-      { isBound: false },
-    );
-    const depths = depth;
-    ulnarDeviation = clock.smoothed((at, k) => ({
-      ease: at.ulnarDeviation,
-      ...turned(hand, at, x.x[k]!, depths.x[k]!),
-    }));
-  }
+  const clock = clockOver(timesOf(task, frames), places);
+  const { x, depth, ulnarDeviation } = lyingThrough(task.hand, clock);
   const heights = heightsWanted(places, starts);
   const supinations = rollsWanted(places);
   const [under, over] = PLAN.heightMost;
@@ -124,7 +101,47 @@ export function pathOf(task: Task, frames: readonly Frame[], starts: ReadonlySet
   const [thumb, little] = PLAN.supinationMost;
   const supination = clock.smoothed((_, __, i) => ({ ease: supinations[i]!, least: -thumb, most: little }));
   const ways = { x, depth, height, ulnarDeviation, supination };
-  return { places, ways, frames: places.map((place, i) => frameAt(task, place, ways, clock.onsets[i]!)) };
+  const frameOf = (place: Place, i: number): PlanFrame => frameAt(task, place, ways, clock.onsets[i]!);
+  return { places, times: clock.times, ways, frames: places.map(frameOf) };
+}
+
+/** Where a hand is to lie at one onset whatever it would like; what is not named is left to it. */
+export type Fixed = { readonly at: number } & Partial<Readonly<Record<"x" | "depth" | "ulnarDeviation", number>>>;
+
+/** How a hand lies through the knots of a clock: sideways, in and out, and turned. */
+export function lyingThrough(
+  hand: Hand,
+  clock: Clock,
+  fixed: Fixed | null = null,
+): Readonly<Record<"x" | "depth" | "ulnarDeviation", Course>> {
+  const unless = (name: "x" | "depth" | "ulnarDeviation", onset: number, wanted: Wanted): Wanted => {
+    const value = fixed?.at === onset ? fixed[name] : undefined;
+    return value === undefined ? wanted : { ease: value, least: value, most: value };
+  };
+  const x = clock.smoothed((at, _, i) => unless("x", i, { ease: at.ease, within: at.within, ...sideways(hand, at) }));
+  let ulnarDeviation = clock.smoothed((at) => ({
+    ease: at.ulnarDeviation,
+    least: at.ulnarDeviation,
+    most: at.ulnarDeviation,
+  }));
+  let depth = ulnarDeviation;
+  for (let round = 0; round < ROUNDS; round++) {
+    const turns = ulnarDeviation;
+    depth = clock.smoothed(
+      (at, k, i) =>
+        unless("depth", i, {
+          ease: usualDepth(hand, at, x.x[k]!, turns.x[k]!),
+          within: inwardAtEase(hand, at, x.x[k]!, turns.x[k]!),
+          ...inward(hand, at, x.x[k]!, turns.x[k]!),
+        }),
+      { isBound: false },
+    );
+    const depths = depth;
+    ulnarDeviation = clock.smoothed((at, k, i) =>
+      unless("ulnarDeviation", i, { ease: at.ulnarDeviation, ...turned(hand, at, x.x[k]!, depths.x[k]!) }),
+    );
+  }
+  return { x, depth, ulnarDeviation };
 }
 
 function frameAt(task: Task, place: Place, ways: Path["ways"], k: number): PlanFrame {
@@ -206,81 +223,4 @@ export function wristAt(
 /** All coordinates of a path at a moment, in ms from the start of the piece. */
 export function coordinatesAt({ ways }: Pick<Path, "ways">, ms: number): Readonly<Record<Coordinate, number>> {
   return Object.fromEntries(COORDINATES.map((c) => [c, valueAt(ways[c], ms)])) as Record<Coordinate, number>;
-}
-
-/** A stretch as far as bounds leave it; the bound nearest to it where they leave nothing. */
-function meeting(stretch: PlaceBounds, { least, most }: PlaceBounds): PlaceBounds {
-  const within = (value: number): number => Math.min(most, Math.max(least, value));
-  return { least: within(stretch.least), most: within(stretch.most) };
-}
-
-interface Wanted extends PlaceBounds {
-  readonly ease: number;
-  /** The stretch in which it lies as well as at ease. */
-  readonly within?: PlaceBounds;
-}
-
-interface Manner {
-  /** What the coordinate goes up by until the hand leaves. */
-  readonly lifted?: number;
-  /** Whether fingers that are down bind it to where it is until they leave: not in and out, where they slide along. */
-  readonly isBound?: boolean;
-}
-
-interface Clock {
-  /** Place among the knots of each onset. */
-  readonly onsets: readonly number[];
-  /**
-   * One coordinate smoothed. A knot stands at every onset, and one where the hand may leave a place that it is bound to
-   * for long.
-   * @param wanted of a place, at a knot, by the place of its onset
-   */
-  smoothed(wanted: (at: Place, knot: number, onset: number) => Wanted, manner?: Manner): Course;
-}
-
-function clockOf(task: Task, frames: readonly Frame[], places: readonly Place[]): Clock {
-  const times: { ms: number; of: number; leaves: boolean }[] = [];
-  const onsets: number[] = [];
-  frames.forEach((frame, i) => {
-    const ms = Math.max(frame.onset.ms, (times.at(-1)?.ms ?? -Infinity) + 1);
-    onsets.push(times.length);
-    times.push({ ms, of: i, leaves: false });
-    const next = frames[i + 1] ?? null;
-    const leave = leavingMs(task, frame, next);
-    const isFar = next === null || travelBetween(task.hand, frame, next) > PLAN.leapFrom;
-    if (leave - ms > PLAN.leaveLeast && isFar) times.push({ ms: leave, of: i, leaves: true });
-  });
-  const smoothing = (isBound: boolean): readonly number[] =>
-    times.slice(1).map(({ ms }, k) => {
-      const { ms: from, leaves } = times[k]!;
-      const share = leaves && isBound ? PLAN.carriedShare : PLAN.smoothShare;
-      return Math.min(PLAN.smoothMs, share * (ms - from));
-    });
-  return {
-    onsets,
-    smoothed(wanted, { lifted = 0, isBound = true } = {}) {
-      const knots = times.map(({ ms, of, leaves }, k): Knot => {
-        const place = places[of]!;
-        const { ease, within, least, most }: Wanted =
-          place.standing.length > 0 ? wanted(place, k, of) : { ease: place.ease, ...FREE };
-        // The harder a placement is, the less there is to leave of it.
-        const firm = 1 + place.strain / PLAN.firmStrain;
-        const weight =
-          place.standing.length === 0
-            ? 0
-            : firm * (!leaves ? 1 : isBound || k === times.length - 1 ? PLAN.restingWeight : 0);
-        if (!within) return { ms, ease: leaves ? ease + lifted : ease, weight, least, most };
-        return {
-          ms,
-          ease,
-          within: meeting(within, { least, most }),
-          weight: PLAN.comfort * weight,
-          pull: PLAN.pull * weight,
-          least,
-          most,
-        };
-      });
-      return smoothest(knots, smoothing(isBound));
-    },
-  };
 }

@@ -5,7 +5,9 @@ import { PLACEMENT, PLAN } from "../../physics";
 import { mirrored } from "../../placement/standing";
 import type { Clearance } from "../hand/clearance";
 import { inward, lyingAs, sideways, turned, type Place, type PlaceBounds } from "../path/place";
-import { wristAt, type PlanFrame } from "../path/path";
+import { clockOver, type Clock } from "../path/clock";
+import { lyingThrough, wristAt, type Fixed, type PlanFrame } from "../path/path";
+import type { HandPlan } from "./hand-plan";
 
 /** A small change of how the hand lies at one onset, to try as it is and changed. */
 export interface Adjustment {
@@ -79,37 +81,72 @@ const TRIES: readonly Try[] = [
 ];
 
 /**
- * Small changes at an onset that its limits allow, what helps most first. A change that does nothing is left out.
+ * Small changes at an onset that its limits allow, what helps most first. A change that does nothing is left out. What each
+ * gains is found by solving the way anew with it, over the onsets about it: what it costs beside this onset counts too.
+ * @param at place of the onset
  * @param near the clearance at this onset; null where no key is near
  */
 export function adjustmentsAt(
-  hand: Hand,
-  frame: PlanFrame,
-  place: Place,
+  { hand, path, frames }: Pick<HandPlan, "hand" | "path" | "frames">,
+  at: number,
   near: Clearance | null,
 ): readonly Adjustment[] {
+  const place = path.places[at]!;
+  const frame = frames[at]!;
   if (place.standing.length === 0) return [];
+  const about = windowAbout(path, at);
   const now: Adjusted = {
     x: mirrored(hand, frame.x),
     depth: frame.depth,
     ulnarDeviation: frame.ulnarDeviation,
     leaning: place.way.tilt === "leaning",
   };
-  const strainAs = ({ x, depth, ulnarDeviation, leaning }: Adjusted): number => {
-    const way = { shape: place.way.shape, tilt: leaning ? ("leaning" as const) : ("upright" as const) };
-    return lyingAs(hand, { ...place, way }, x, depth, ulnarDeviation).strain + offCentreStrain(x, place.within);
-  };
-  const before = strainAs(now);
+  const before = strainOver(hand, about, now, now);
   return TRIES.flatMap(({ id, words, change, gain }): Adjustment[] => {
     const changed = change(now);
     if (!isWithin(hand, place, changed)) return [];
-    const strain = before - strainAs(changed);
+    const strain = before - strainOver(hand, about, now, changed);
     const clearance = near?.gains.find((g) => g.change === gain)?.mm ?? 0;
     const isSame = Math.abs(strain) < PLAN.worthTrying.strain && clearance < PLAN.worthTrying.clearance;
     return isSame || !Number.isFinite(strain)
       ? []
       : [{ id, words, strain, clearance, ...lyingThen(hand, frame, place, changed) }];
   }).sort((a, b) => worth(b) - worth(a));
+}
+
+/** The onsets about one, with the clock of their knots. */
+interface Window {
+  readonly places: readonly Place[];
+  readonly clock: Clock;
+  /** Place of the onset among them. */
+  readonly at: number;
+}
+
+function windowAbout({ places, times }: HandPlan["path"], at: number): Window {
+  const from = Math.max(0, at - PLAN.adjustAbout);
+  const to = Math.min(places.length - 1, at + PLAN.adjustAbout);
+  const some = places.slice(from, to + 1);
+  const within = times.flatMap((time) => (time.of < from || time.of > to ? [] : [{ ...time, of: time.of - from }]));
+  return { places: some, clock: clockOver(within, some), at: at - from };
+}
+
+/** Strain over a window in which the hand lies at its onset as it is told, and elsewhere as it then would. */
+function strainOver(hand: Hand, { places, clock, at }: Window, now: Adjusted, then: Adjusted): number {
+  const fixed: Fixed = {
+    at,
+    ...(then.x === now.x ? {} : { x: then.x }),
+    ...(then.depth === now.depth ? {} : { depth: then.depth }),
+    ...(then.ulnarDeviation === now.ulnarDeviation ? {} : { ulnarDeviation: then.ulnarDeviation }),
+  };
+  const ways = lyingThrough(hand, clock, fixed);
+  return places.reduce((sum, place, i) => {
+    if (place.standing.length === 0) return sum;
+    const k = clock.onsets[i]!;
+    const tilt = then.leaning ? ("leaning" as const) : ("upright" as const);
+    const lying = i === at ? { ...place, way: { shape: place.way.shape, tilt } } : place;
+    const [x, depth, turn] = [ways.x.x[k]!, ways.depth.x[k]!, ways.ulnarDeviation.x[k]!];
+    return sum + lyingAs(hand, lying, x, depth, turn).strain + offCentreStrain(x, place.within);
+  }, 0);
 }
 
 function lyingThen(

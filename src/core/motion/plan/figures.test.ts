@@ -215,12 +215,33 @@ describe("both hands in front of the body", () => {
 describe("adjustments", () => {
   it("are within the limits of the hand, most helpful first, and undo one another's way", () => {
     const study = studyOfKeys([[58, 62, 65, 70]], "right");
-    const { path, frames, hand, clearances } = handOf(study, "1235");
-    const found = adjustmentsAt(hand, frames[0]!, path.places[0]!, clearances[0] ?? null);
+    const plan = handOf(study, "1235");
+    const found = adjustmentsAt(plan, 0, plan.clearances[0] ?? null);
     expect(found.length).toBeGreaterThan(0);
     const worth = found.map((a) => a.strain + a.clearance);
     expect([...worth].sort((a, b) => b - a)).toEqual(worth);
     for (const { strain } of found) expect(Number.isFinite(strain)).toBe(true);
+  });
+
+  it("count what they cost at the onsets beside, and gain nothing where the hand already lies at ease", () => {
+    const five = handOf(studyOfKeys([60, 62, 64, 65, 67], "right", { tempo: 100 }), "12345");
+    five.frames.forEach((_, at) => {
+      for (const { strain } of adjustmentsAt(five, at, null)) expect(strain).toBeLessThan(0.5);
+    });
+    // Carried aside for one onset the hand is away from the others: with them it costs more than by itself.
+    const chord = studyOfKeys([[60, 64, 67]], "right", { tempo: 100 });
+    const chords = studyOfKeys(
+      [
+        [60, 64, 67],
+        [60, 64, 67],
+        [60, 64, 67],
+      ],
+      "right",
+      { tempo: 100 },
+    );
+    const carried = (study: Study, digits: string, at: number) =>
+      adjustmentsAt(handOf(study, digits), at, null).find(({ id }) => id === "outwards")?.strain ?? 0;
+    expect(carried(chords, "135135135", 1)).toBeLessThanOrEqual(carried(chord, "135", 0));
   });
 });
 

@@ -9,8 +9,8 @@ export const dragged = eachHand("dragged", "mm", ({ drags }) =>
   drags.map(({ note, finger, mm, mayGo }) => ({
     note,
     amount: mm,
-    words: `the ${fingerName(finger)}, still held, draws the hand ${whole(mm)} mm from this place`,
-    change: mayGo ? "let it go: the pedal carries it" : "pivot about it and let it go as soon as its note has sounded",
+    words: `the ${fingerName(finger)}, still held, pulls the hand ${whole(mm)} mm away from these notes`,
+    change: mayGo ? "let it go: the pedal carries it" : "turn about it, and let it go as soon as its note has sounded",
     cost: Math.min(WEIGHT.most, mm * WEIGHT.each),
   })),
 );

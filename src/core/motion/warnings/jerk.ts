@@ -10,7 +10,7 @@ export const jerk = eachHand("jerk", "mm", ({ inOuts }) =>
     .map(({ note, mm, begins, needed }) => ({
       note,
       amount: Math.abs(mm),
-      words: `${whole(Math.abs(mm))} mm ${mm > 0 ? "in" : "out"} with ${whole(begins)} ms for it; ${whole(needed)} would be smooth`,
+      words: `the hand goes ${mm > 0 ? "in" : "out"} ${whole(Math.abs(mm))} mm in ${whole(begins)} ms; ${whole(needed)} would be smooth`,
       change:
         mm > 0 ? "be in already on the note before" : "stay in among the black keys, or come out on the note before",
       cost: Math.min(WEIGHT.most, Math.abs(mm) * WEIGHT.each),

@@ -10,7 +10,7 @@ export const keptOpen = eachHand("kept-open", "ms", ({ closing: { kept } }) =>
     .map(({ from, ms, mm, weighed }) => ({
       note: from,
       amount: ms,
-      words: `the hand is kept open for ${(ms / 1000).toFixed(1)} s, ${whole(mm)} mm beyond comfort, without time to close`,
+      words: `the hand stays open for ${(ms / 1000).toFixed(1)} s, ${whole(mm)} mm wider than is comfortable, and cannot close`,
       change: "let one of the two keys go sooner, or close the hand on a rest",
       cost: Math.min(WEIGHT.most, weighed * WEIGHT.each),
     })),

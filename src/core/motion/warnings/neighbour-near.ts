@@ -19,7 +19,7 @@ export const neighbourNear = eachHand("neighbour-near", "mm", ({ clearances }) =
       {
         note,
         amount: mm,
-        words: `${fingers.join(" and ")} ${mm >= 0 ? `clear the key beside by ${whole(mm)} mm` : `lie ${whole(-mm)} mm too low for the key beside`}`,
+        words: `${fingers.join(" and ")} ${mm >= 0 ? `clear the next key by only ${whole(mm)} mm` : `are ${whole(-mm)} mm too low to clear the next key`}`,
         change: best ? `${WORDS[best.change]}: ${whole(best.mm)} mm more` : "close the pair sooner",
         cost: Math.min(WEIGHT.most, WEIGHT.each * (MOTION.safeClearance - mm)),
       },

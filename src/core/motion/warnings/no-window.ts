@@ -12,8 +12,11 @@ export const noWindow = eachHand("no-window", "ms", ({ releases }, tempo) =>
       {
         note: from[0]!,
         amount: window,
-        words: `open beyond comfort with ${whole(window)} ms to close afterwards; closing takes ${MOTION.closeMs}`,
-        change: `let go as soon as it has sounded; up to a quarter note of ${Math.floor(gone)} there is time`,
+        words: `a wide grip, and then ${whole(window)} ms to close the hand; it needs ${MOTION.closeMs}`,
+        change:
+          gone >= 1
+            ? `let go as soon as it has sounded; up to a quarter note of ${Math.floor(gone)} there is time`
+            : "let go of one of its keys sooner",
         cost: (WARNING_WEIGHT.noWindow * (MOTION.closeMs - window)) / MOTION.closeMs,
       },
     ];

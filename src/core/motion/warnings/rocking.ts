@@ -10,7 +10,7 @@ export const rocking = eachHand("rocking", "Hz", ({ rockings }) =>
           {
             note: notes[0]!,
             amount: rate,
-            words: `the forearm rocks ${rate.toFixed(1)} times a second, ${whole(amplitude)} degrees to either side; ${MOTION.rotationEase} is easy, ${MOTION.rotationFails} the end`,
+            words: `the forearm rocks ${rate.toFixed(1)} times a second, ${whole(amplitude)} degrees to each side; up to ${MOTION.rotationEase} is easy, beyond ${MOTION.rotationFails} nobody can`,
             change: "stay closer to the keys so that it turns less, or turn once for several notes",
             cost:
               ((100 * (rate - MOTION.rotationEase)) / (MOTION.rotationFails - MOTION.rotationEase)) *

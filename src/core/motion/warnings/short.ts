@@ -11,7 +11,7 @@ export const short = eachHand("short", "ms", ({ releases }) =>
           {
             note: to[0]!,
             amount: ms,
-            words: `${whole(ms)} ms too little for the ${whole(mm)} mm to this place`,
+            words: `the hand has to move ${whole(mm)} mm to here, and is ${whole(ms)} ms late`,
             change: "let the note before go sooner, or take a fingering that carries the hand less",
             cost: Math.min(WEIGHT.most, ms * WEIGHT.each),
           },

@@ -8,7 +8,7 @@ export const sideways = eachHand("sideways", "mm", ({ sideways: found }) =>
   found.map(({ note, mm, window }) => ({
     note,
     amount: mm,
-    words: `fingers reach ${whole(mm)} mm sideways with ${whole(window)} ms in which the wrist could carry them`,
+    words: `the fingers reach ${whole(mm)} mm sideways, though there are ${whole(window)} ms for the wrist to carry them`,
     change: "let the wrist bring the hand over its notes",
     cost: Math.min(WEIGHT.most, mm * WEIGHT.each),
   })),
