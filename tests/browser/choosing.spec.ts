@@ -2,8 +2,8 @@ import { expect, test } from "@playwright/test";
 import { noteXml, scoreXml } from "../support/musicxml";
 import { engraved, openOnBench } from "./support";
 
-/** Two octaves of five keys, which hands may be set on in several ways. */
-const KEYS = ["C4", "D4", "E4", "G4", "A4", "C5", "D5", "E5", "G5", "A5", "C6"];
+/** Two octaves of the black keys, which hands may be set on in several ways. */
+const KEYS = ["Gb4", "Ab4", "Bb4", "Db5", "Eb5", "Gb5", "Ab5", "Bb5", "Db6", "Eb6", "Gb6"];
 const PRINTED = "<notations><technical><fingering>3</fingering></technical></notations>";
 const PENTATONIC = scoreXml([
   KEYS.map((key, i) => noteXml(key, { length: 3, ...(i === 0 ? { notations: PRINTED } : {}) })).join(""),

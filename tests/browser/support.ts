@@ -20,7 +20,7 @@ export const BROWSER_ARGS = [
 /** A made-up piece of three bars: a run, a broken chord with a chord, and a bar with a printed digit. */
 export const RUN = scoreXml([
   ["C4", "D4", "E4", "F4", "G4", "A4", "B4", "C5"].map((p) => noteXml(p, { length: 6 })).join(""),
-  ["E4", "G4", "C5", "G4"].map((p) => noteXml(p, { length: 6 })).join("") +
+  ["E5", "C5", "G4", "E4"].map((p) => noteXml(p, { length: 6 })).join("") +
     noteXml("C4", { length: 24 }) +
     noteXml("E4", { length: 24, chord: true }) +
     noteXml("G4", { length: 24, chord: true }),

@@ -1,7 +1,7 @@
 import { offCentre } from "@/core/motion/path/centre";
 import type { HandPlan } from "@/core/motion/plan/hand-plan";
 import { shapeRunsOf } from "@/core/motion/marks/plan-marks";
-import { tempoWithoutWindow } from "@/core/motion/hand/release";
+import { tempoWithoutWindow, type Release } from "@/core/motion/hand/release";
 import { MOTION } from "@/core/physics";
 import { Adjustments } from "./forms/adjustments";
 import { TouchForm } from "./forms/touch-form";
@@ -25,8 +25,6 @@ export function AtOnset({ hand, at, tempo, inHand, tried, onTry }: Props) {
   const release = hand.releases[at];
   const shape = shapeRunsOf(hand, inHand.marks).find((run) => run.from <= at && at <= run.to);
   const near = hand.clearances.find((c) => frame.notes.includes(c.note)) ?? null;
-  const tempoGone = release ? tempoWithoutWindow(release, tempo, MOTION.closeMs) : Infinity;
-  const gone = Number.isFinite(tempoGone) && tempoGone > tempo ? ` It is gone above ♩ = ${Math.floor(tempoGone)}.` : "";
   const off = Math.abs(offCentre(frame));
   return (
     <section aria-label="The hand here" className="flex flex-col gap-1">
@@ -37,20 +35,7 @@ export function AtOnset({ hand, at, tempo, inHand, tried, onTry }: Props) {
         {Math.abs(frame.height).toFixed(0)} mm {frame.height < 0 ? "under" : "over"} its level
         {off >= 1 && `, fingers reaching ${off.toFixed(0)} mm sideways beyond comfort`}.
       </p>
-      {release && (
-        <p>
-          {release.short > 0
-            ? `${release.short.toFixed(0)} ms too little to the next place`
-            : release.isOpen && release.window < 1
-              ? "The hand is kept open until the next place"
-              : `${release.window.toFixed(0)} ms in which the hand can close`}
-          <span className="text-soft">
-            {" "}
-            ({release.time.toFixed(0)} ms there are, {release.travel.toFixed(0)} for the way)
-          </span>
-          .{gone}
-        </p>
-      )}
+      {release && <UntilNext release={release} tempo={tempo} />}
       {near && Number.isFinite(near.mm) && (
         <p>
           {near.fingers.join(" and ")}{" "}
@@ -64,6 +49,28 @@ export function AtOnset({ hand, at, tempo, inHand, tried, onTry }: Props) {
       <Adjustments hand={hand} at={at} near={near} tried={tried} onTry={onTry} />
     </section>
   );
+}
+
+/** What there is until the next onset: time to close, or too little for the way. */
+function UntilNext({ release, tempo }: { readonly release: Release; readonly tempo: number }) {
+  const tempoGone = tempoWithoutWindow(release, tempo, MOTION.closeMs);
+  const gone = Number.isFinite(tempoGone) && tempoGone > tempo ? ` It is gone above ♩ = ${Math.floor(tempoGone)}.` : "";
+  return (
+    <p>
+      {untilNext(release)}
+      <span className="text-soft">
+        {" "}
+        ({release.time.toFixed(0)} ms there are, {release.travel.toFixed(0)} for the way)
+      </span>
+      .{release.window > 0 && gone}
+    </p>
+  );
+}
+
+function untilNext({ short, isOpen, window }: Release): string {
+  if (short > 0) return `${short.toFixed(0)} ms too little to the next place`;
+  if (isOpen && window < 1) return "The hand is kept open until the next place";
+  return `${window.toFixed(0)} ms in which the hand can close`;
 }
 
 function turnWords(supination: number): string {

@@ -7,7 +7,7 @@ import { openBeyond, type OpenPair } from "./open-pairs";
 import type { Release } from "./release";
 
 /** A stretch of time in which a hand is open beyond comfort and finds no time to close. */
-export interface KeptOpen {
+interface KeptOpen {
   readonly from: NoteId;
   readonly ms: number;
   /** mm beyond comfort, the mean over the time. */

@@ -145,7 +145,7 @@ export function sideways(hand: Hand, { standing, way, x, ease }: Place): PlaceBo
  * Where the middle of the hand may lie so that every finger that is down reaches its key in comfort: the hand has no need to
  * move before a key lies outside this. A point where no such place is.
  */
-export function comfortable(
+function comfortable(
   hand: Hand,
   way: Way,
   fingers: readonly Finger[],
