@@ -7,6 +7,7 @@ describe("a hand's figures as typed", () => {
     pairs: { "1-5": { comfortable: 158.5, widest: 172 }, "2-3": { widest: 50 } },
     tipWidths: { 1: 21 },
     behind: { 5: 33 },
+    turnsEase: 2.5,
   };
 
   it("say what was measured, there and back", () => {

@@ -7,12 +7,13 @@ export type Fields = Readonly<Record<string, string>>;
 
 export const FIGURES = ["comfortable", "widest"] as const satisfies readonly (keyof PairMeasured)[];
 
-export function fieldsOf({ rulerSpan, pairs = {}, tipWidths = {}, behind = {} }: HandMeasured): Fields {
+export function fieldsOf({ rulerSpan, pairs = {}, tipWidths = {}, behind = {}, turnsEase }: HandMeasured): Fields {
   const fields: Record<string, string> = {};
   const put = (name: string, value: number | undefined): void => {
     if (value !== undefined) fields[name] = shown(value);
   };
   put("rulerSpan", rulerSpan);
+  put("turnsEase", turnsEase);
   for (const name of PAIRS.map((p) => pairName(...p)))
     for (const figure of FIGURES) put(`pairs.${name}.${figure}`, pairs[name]?.[figure]);
   for (const finger of FINGERS) {
@@ -33,11 +34,13 @@ export function measuredOf(fields: Fields): HandMeasured {
     if (entries.length > 0) pairs[name] = Object.fromEntries(entries);
   }
   const rulerSpan = numberIn(fields["rulerSpan"]);
+  const turnsEase = numberIn(fields["turnsEase"]);
   return {
     ...(rulerSpan === undefined ? {} : { rulerSpan }),
     pairs,
     tipWidths: byFinger(fields, "tipWidths"),
     behind: byFinger(fields, "behind"),
+    ...(turnsEase === undefined ? {} : { turnsEase }),
   };
 }
 

@@ -167,7 +167,7 @@ function Tips({ draft }: { draft: HandDraft }) {
   return (
     <details className="mt-2 text-sm">
       <summary className="min-h-9 cursor-pointer py-1.5 text-soft">
-        Fingertips: width, and distance behind the foremost
+        Fingertips: width, and distance behind the foremost; turns of the forearm
       </summary>
       <table className="w-full">
         <thead>
@@ -209,6 +209,15 @@ function Tips({ draft }: { draft: HandDraft }) {
           ))}
         </tbody>
       </table>
+      <label className="mt-2 flex flex-wrap items-center gap-2">
+        Forearm to and fro, thumb and little finger in turn on an octave, as often a second as goes with ease
+        <MmInput
+          name="turnsEase"
+          label={`${HAND_NAMES[draft.side]}, turns of the forearm a second with ease`}
+          draft={draft}
+          hint={`≈${shown(draft.hand.rotation.ease)}`}
+        />
+      </label>
     </details>
   );
 }

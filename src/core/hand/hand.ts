@@ -1,4 +1,4 @@
-import { CONTACT, HAND, KEYBOARD } from "../physics";
+import { CONTACT, HAND, KEYBOARD, MOTION } from "../physics";
 import { FINGERS, type Finger, type Side } from "./finger";
 import type { Limits } from "./limits";
 import { PUBLISHED_PROPORTIONS, type ProportionRow } from "./proportions";
@@ -20,6 +20,8 @@ export interface Hand {
   readonly tipWidths: readonly number[];
   /** How far each fingertip lies behind the foremost when naturally curved, thumb first. */
   readonly behind: readonly number[];
+  /** Hz, full turns of the forearm to and fro that go with ease, and at which they fail. */
+  readonly rotation: { readonly ease: number; readonly fails: number };
   readonly resting: readonly Finger[];
 }
 
@@ -58,6 +60,7 @@ export function handOfLimits(
     behindFlat,
     behind: behindFlat.map((length) => length * HAND.naturalCurve),
     tipWidths: CONTACT.tipWidths,
+    rotation: rotationOf(MOTION.rotationEase),
     resting,
   };
 }
@@ -98,4 +101,9 @@ export function scaledLimits([, , ...semitones]: ProportionRow, ratio: number): 
     widestComfortable: comfortable,
     widestPractical: Math.max(widestPractical, comfortable + HAND.leastRamp),
   };
+}
+
+/** How fast a forearm turns to and fro, from the turns a second that go with ease: where it fails is in proportion. */
+export function rotationOf(ease: number): Hand["rotation"] {
+  return { ease, fails: (ease * MOTION.rotationFails) / MOTION.rotationEase };
 }

@@ -81,6 +81,16 @@ describe("a hand from what was measured", () => {
 describe("what cannot be so", () => {
   const sentences = (measured: HandMeasured) => problemsOf(measured).map((p) => p.sentence);
 
+  it("are asked of the forearm's turns too, and what a player counted takes the place of what is usual", () => {
+    expect(sentences({ rulerSpan: 205, turnsEase: 30 })).toEqual([
+      "30 turns of the forearm a second are outside what goes with ease (0.5 to 8).",
+    ]);
+    const usual = handOfMeasured("right", { rulerSpan: 205 });
+    const slower = handOfMeasured("right", { rulerSpan: 205, turnsEase: 2 });
+    expect(slower.rotation.ease).toBe(2);
+    expect(slower.rotation.fails / slower.rotation.ease).toBeCloseTo(usual.rotation.fails / usual.rotation.ease, 9);
+  });
+
   it("is nothing for hands as they are", () => {
     expect(problemsOf({})).toEqual([]);
     expect(

@@ -1,6 +1,6 @@
 import { CONTACT, HAND, ESTIMATE } from "../physics";
 import { FINGERS, type Finger, type Side } from "./finger";
-import { handOfLimits, limitsOf, pairIndex, scaledLimits, type Hand } from "./hand";
+import { handOfLimits, rotationOf, limitsOf, pairIndex, scaledLimits, type Hand } from "./hand";
 import type { Limits } from "./limits";
 import { PAIRS, pairName, type PairName } from "./pair";
 import { PUBLISHED_PROPORTIONS } from "./proportions";
@@ -15,6 +15,8 @@ export interface HandMeasured {
   readonly tipWidths?: Readonly<Partial<Record<Finger, number>>>;
   /** How far fingertips lie behind the foremost, hand flat. */
   readonly behind?: Readonly<Partial<Record<Finger, number>>>;
+  /** Full turns of the forearm to and fro a second that go with ease. */
+  readonly turnsEase?: number | undefined;
 }
 
 export interface PairMeasured {
@@ -50,6 +52,7 @@ export function handOfMeasured(side: Side, measured: HandMeasured, resting: read
     ...hand,
     tipWidths: FINGERS.map((finger) => measured.tipWidths?.[finger] ?? hand.tipWidths[finger - 1]!),
     ...behindOf(hand, measured.behind ?? {}),
+    ...(measured.turnsEase === undefined ? {} : { rotation: rotationOf(measured.turnsEase) }),
   };
 }
 
@@ -130,7 +133,7 @@ export function problemsOf(measured: HandMeasured): readonly Problem[] {
   return [...rangeProblems(measured), ...orderProblems(measured), ...nestingProblems(measured)];
 }
 
-function rangeProblems({ rulerSpan, pairs = {}, tipWidths = {}, behind = {} }: HandMeasured): Problem[] {
+function rangeProblems({ rulerSpan, pairs = {}, tipWidths = {}, behind = {}, turnsEase }: HandMeasured): Problem[] {
   const problems: Problem[] = [];
   const ask = (at: string, what: string, mm: number | undefined, [least, most]: readonly [number, number]): void => {
     if (mm === undefined || (mm >= least && mm <= most)) return;
@@ -151,6 +154,12 @@ function rangeProblems({ rulerSpan, pairs = {}, tipWidths = {}, behind = {} }: H
     ask(`tipWidths.${finger}`, `A tip of finger ${finger}`, tipWidths[finger], range);
     ask(`behind.${finger}`, `A distance behind the foremost tip of finger ${finger}`, behind[finger], HAND.behindRange);
   }
+  const [fewest, most] = HAND.turnsRange;
+  if (turnsEase !== undefined && !(turnsEase >= fewest && turnsEase <= most))
+    problems.push({
+      at: "turnsEase",
+      sentence: `${turnsEase} turns of the forearm a second are outside what goes with ease (${fewest} to ${most}).`,
+    });
   return problems;
 }
 

@@ -10,6 +10,8 @@ export const HAND = {
   openingRange: [5, 320],
   /** mm, distances behind the foremost tip outside this are refused. */
   behindRange: [0, 120],
+  /** Turns of the forearm a second, outside which a figure is refused. A choice, wide. */
+  turnsRange: [0.5, 8],
   /** mm, a middle hand on a ruler, used where nothing is measured. */
   middleRulerSpan: 205,
   /** Semitones, widest practical 1-5 opening of the hand that the published proportions describe. */

@@ -62,6 +62,7 @@ async function newestOf(db: Db, pianistId: string, side: (typeof SIDES)[number])
       pairs: handMeasurement.pairs,
       tipWidths: handMeasurement.tipWidths,
       behind: handMeasurement.behind,
+      turnsEase: handMeasurement.turnsEase,
     })
     .from(handMeasurement)
     .where(
@@ -69,5 +70,8 @@ async function newestOf(db: Db, pianistId: string, side: (typeof SIDES)[number])
     )
     .orderBy(desc(handMeasurement.measuredOn), desc(handMeasurement.createdAt))
     .limit(1);
-  return newest ?? null;
+  if (!newest) return null;
+  // A figure that came later is no part of what was worked out without it.
+  const { turnsEase, ...figures } = newest;
+  return turnsEase === null ? figures : { ...figures, turnsEase };
 }

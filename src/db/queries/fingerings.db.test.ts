@@ -205,9 +205,9 @@ describe("what the database itself refuses", () => {
   });
 
   it("marks on what is no note", async () => {
-    expect(await refused(db.insert(noteMark).values({ passageId, noteId: "third from the left", kind: "shared" }))).toBe(
-      "note_mark_note",
-    );
+    expect(
+      await refused(db.insert(noteMark).values({ passageId, noteId: "third from the left", kind: "shared" })),
+    ).toBe("note_mark_note");
     await db.insert(noteMark).values({ passageId, noteId: N1, kind: "shared" });
   });
 });

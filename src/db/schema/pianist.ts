@@ -59,12 +59,18 @@ export const handMeasurement = pgTable(
     tipWidths: jsonb().$type<NonNullable<HandMeasured["tipWidths"]>>().notNull().default({}),
     /** mm behind the foremost fingertip, hand flat, by finger. */
     behind: jsonb().$type<NonNullable<HandMeasured["behind"]>>().notNull().default({}),
+    /** Hz, turns of the forearm to and fro that go with ease; null where not counted. */
+    turnsEase: doublePrecision(),
     /** What the player calls it, where they do. */
     title: text(),
     goneAt: goneAt(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
+    check(
+      "hand_measurement_turns",
+      sql`${t.turnsEase} between ${sql.raw(String(HAND.turnsRange[0]))} and ${sql.raw(String(HAND.turnsRange[1]))}`,
+    ),
     check(
       "hand_measurement_span",
       sql`${t.rulerSpan} between ${sql.raw(String(HAND.rulerSpanRange[0]))} and ${sql.raw(String(HAND.rulerSpanRange[1]))}`,

@@ -64,8 +64,15 @@ export function measurementData(row: typeof handMeasurement.$inferSelect): Measu
   return { id, side, title, measuredOn, way, measured: measuredOf(row) };
 }
 
-function measuredOf({ rulerSpan, pairs, tipWidths, behind }: typeof handMeasurement.$inferSelect): HandMeasured {
-  return { ...(rulerSpan === null ? {} : { rulerSpan }), pairs, tipWidths, behind };
+function measuredOf({
+  rulerSpan,
+  pairs,
+  tipWidths,
+  behind,
+  turnsEase,
+}: typeof handMeasurement.$inferSelect): HandMeasured {
+  const turns = turnsEase === null ? {} : { turnsEase };
+  return { ...(rulerSpan === null ? {} : { rulerSpan }), pairs, tipWidths, behind, ...turns };
 }
 
 function restingIn(rests: readonly { side: Side; fingers: readonly Finger[] }[], side: Side): readonly Finger[] {

@@ -25,6 +25,7 @@ export const MeasurementAsked = z.object({
   pairs: z.partialRecord(z.enum(PAIRS.map(([a, b]) => pairName(a, b)) as [string, ...string[]]), PairAsked).default({}),
   tipWidths: ByFinger,
   behind: ByFinger,
+  turnsEase: z.number({ error: "Turns of the forearm are a number a second." }).optional(),
 });
 
 /** Keeps a measurement. What no hand can be is refused with a sentence for each figure. Sent twice, it is kept once. @param on the day it is where the player is */

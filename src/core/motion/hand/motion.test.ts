@@ -4,6 +4,7 @@ import { fingered, studyOfKeys, studyOn } from "../../../../tests/support/studie
 import { framesOf } from "../../fingering/cost/price";
 import { carryTime } from "../../fingering/cost/fitts";
 import { digitsOf } from "../../fingering/search/terms";
+import { rotationOf } from "../../hand/hand";
 import { bestFingerings, tasksOf, type Study } from "../../fingering/study/study";
 import type { Fingering } from "../../fingering/study/fingering";
 import { closingOf } from "./closing";
@@ -104,7 +105,10 @@ describe("letting go", () => {
 });
 
 describe("the forearm's turn", () => {
-  const rockings = (study: Study, digits: string) => rockingsOf(framed(study, fingered(study, digits)).frames);
+  const rockings = (study: Study, digits: string) => {
+    const { task, frames } = framed(study, fingered(study, digits));
+    return rockingsOf(task.hand, frames);
+  };
 
   it("rocks four times a second between 1 and 5 in sixteenths at a quarter note of 120", () => {
     const [found] = rockings(studyOfKeys([60, 67, 60, 67, 60, 67], "right", { tempo: 120 }), "151515");
@@ -116,6 +120,13 @@ describe("the forearm's turn", () => {
     const grade = (tempo: number) =>
       rockings(studyOfKeys([60, 64, 60, 64, 60, 64], "right", { tempo }), "131313")[0]!.grade;
     expect([60, 120, 240].map(grade)).toEqual(["easy", "fast", "fails"]);
+  });
+
+  it("is judged by what this player turns with ease", () => {
+    const study = studyOfKeys([60, 67, 60, 67, 60, 67], "right", { tempo: 75 });
+    const { task, frames } = framed(study, fingered(study, "151515"));
+    const grade = (ease: number) => rockingsOf({ ...task.hand, rotation: rotationOf(ease) }, frames)[0]!.grade;
+    expect([1, 2, 3].map(grade)).toEqual(["fails", "fast", "easy"]);
   });
 
   it("is not found where fingers go on one way, and parts figures that do", () => {

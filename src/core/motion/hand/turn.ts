@@ -1,4 +1,5 @@
 import { rockingRate } from "../../fingering/cost/rocking";
+import type { Hand } from "../../hand/hand";
 import type { Frame } from "../../fingering/frames/frame";
 import type { NoteId } from "../../passage/note";
 import { MOTION, PLAN } from "../../physics";
@@ -22,13 +23,13 @@ export interface Rocking {
  * The rocking figures of a hand: runs of six or more onsets in which finger and key turn back at every one. The rate counts
  * a full cycle, to and fro: sixteenths at a quarter note of 120 are eight notes a second, four cycles.
  */
-export function rockingsOf(frames: readonly Frame[]): readonly Rocking[] {
+export function rockingsOf({ rotation }: Hand, frames: readonly Frame[]): readonly Rocking[] {
   const found: Rocking[] = [];
   let from = 0;
   for (let i = 2; i <= frames.length; i++) {
     const turns = i < frames.length && rocks(frames[i - 2]!, frames[i - 1]!, frames[i]!);
     if (turns) continue;
-    if (i - from >= PLAN.rockingNotes) found.push(rockingIn(frames.slice(from, i)));
+    if (i - from >= PLAN.rockingNotes) found.push(rockingIn(rotation, frames.slice(from, i)));
     from = i - 1;
   }
   return found;
@@ -44,7 +45,7 @@ function rocks(earlier: Frame, before: Frame, now: Frame): boolean {
   return (b - a) * (c - b) < 0 && Math.min(Math.abs(b - a), Math.abs(c - b)) > MOTION.forearmFrom[0];
 }
 
-function rockingIn(frames: readonly Frame[]): Rocking {
+function rockingIn({ ease, fails }: Hand["rotation"], frames: readonly Frame[]): Rocking {
   const rates = frames.slice(2).map((now, i) => rockingRate(frames[i]!, frames[i + 1]!, now));
   const fingers = frames.map((f) => f.struck[0]!.finger);
   const rate = Math.max(...rates);
@@ -53,7 +54,7 @@ function rockingIn(frames: readonly Frame[]): Rocking {
     rate,
     amplitude: tiltOf(widest(frames)),
     reach: Math.max(...fingers) - Math.min(...fingers),
-    grade: rate <= MOTION.rotationEase ? "easy" : rate <= MOTION.rotationFails ? "fast" : "fails",
+    grade: rate <= ease ? "easy" : rate <= fails ? "fast" : "fails",
   };
 }
 

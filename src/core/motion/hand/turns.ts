@@ -1,6 +1,7 @@
+import type { Hand } from "../../hand/hand";
 import type { Frame } from "../../fingering/frames/frame";
 import type { NoteId } from "../../passage/note";
-import { MOTION, PLAN } from "../../physics";
+import { PLAN } from "../../physics";
 
 /** One turn of the forearm that carries several notes, or one there and back about a note at which the line turns. */
 export interface Turn {
@@ -18,9 +19,6 @@ export interface TurnClash {
   readonly degrees: number;
   readonly ms: number;
 }
-
-/** ms within which a forearm does not serve two demands: half a cycle, half way between the rate that is easy and the one that fails. */
-const CLASH_MS = 1000 / (MOTION.rotationEase + MOTION.rotationFails);
 
 /** The turns of a hand over single notes, in order. Rocking is named apart (rockingsOf). */
 export function turnsOf(frames: readonly Frame[]): readonly Turn[] {
@@ -41,11 +39,13 @@ export function turnsOf(frames: readonly Frame[]): readonly Turn[] {
 }
 
 /** Where finger and way ask for opposite turns with too little time for both, as when the thumb passes under at speed. */
-export function clashesOf(frames: readonly Frame[]): readonly TurnClash[] {
+export function clashesOf({ rotation: { ease, fails } }: Hand, frames: readonly Frame[]): readonly TurnClash[] {
+  // Within so many ms a forearm does not serve two demands: half a cycle, half way between the rate that is easy and the one that fails.
+  const least = 1000 / (ease + fails);
   return frames.slice(1).flatMap((now, i): TurnClash[] => {
     const before = frames[i]!;
     const step = stepOf(before, now);
-    if (step === 0 || now.onset.gap > CLASH_MS) return [];
+    if (step === 0 || now.onset.gap > least) return [];
     const mm = now.struck[0]!.x - before.struck[0]!.x;
     if (Math.sign(mm) === step || mm === 0) return [];
     return [{ note: noteOf(now), finger: towards(step), degrees: 2 * turnBetween(before, now), ms: now.onset.gap }];

@@ -1,8 +1,8 @@
-import { MOTION, WARNING_WEIGHT } from "../../physics";
+import { WARNING_WEIGHT } from "../../physics";
 import { eachHand, whole } from "./warning";
 
 /** A forearm that turns to and fro faster than is easy. */
-export const rocking = eachHand("rocking", "Hz", ({ rockings }) =>
+export const rocking = eachHand("rocking", "Hz", ({ rockings, hand: { rotation } }) =>
   rockings.flatMap(({ rate, grade, amplitude, notes }) =>
     grade === "easy"
       ? []
@@ -10,10 +10,10 @@ export const rocking = eachHand("rocking", "Hz", ({ rockings }) =>
           {
             note: notes[0]!,
             amount: rate,
-            words: `the forearm rocks ${rate.toFixed(1)} times a second, ${whole(amplitude)} degrees to each side; up to ${MOTION.rotationEase} is easy, beyond ${MOTION.rotationFails} nobody can`,
+            words: `the forearm rocks ${rate.toFixed(1)} times a second, ${whole(amplitude)} degrees to each side; up to ${rotation.ease.toFixed(1)} is easy, ${rotation.fails.toFixed(1)} the end`,
             change: "stay closer to the keys so that it turns less, or turn once for several notes",
             cost:
-              ((100 * (rate - MOTION.rotationEase)) / (MOTION.rotationFails - MOTION.rotationEase)) *
+              ((100 * (rate - rotation.ease)) / (rotation.fails - rotation.ease)) *
               Math.min(1, notes.length / WARNING_WEIGHT.rockingNotes),
           },
         ],

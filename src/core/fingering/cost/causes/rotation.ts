@@ -10,8 +10,8 @@ export const rotation: Cause = {
   unit: "Hz",
   frames: 3,
   source:
-    "Full cycles a second of a change of direction, eased up to 3 Hz, between keys so far apart that the forearm and not the fingers turns; straight weight, a choice.",
-  find({ now, before, earlier, weights }, tell) {
+    "Full cycles a second of a change of direction, eased up to what this player turns with ease, 3 Hz where that is not measured, between keys so far apart that the forearm and not the fingers turns; straight weight, a choice.",
+  find({ now, before, earlier, weights, hand }, tell) {
     if (earlier === null || before === null) return;
     const [from, through, to] = [earlier.struck[0], before.struck[0], now.struck[0]];
     if (!from || !through || !to) return;
@@ -19,7 +19,7 @@ export const rotation: Cause = {
     const [least, most] = MOTION.forearmFrom;
     const mm = Math.min(Math.abs(through.x - from.x), Math.abs(to.x - through.x));
     const share = Math.min(1, Math.max(0, (mm - least) / (most - least)));
-    const fast = rate - MOTION.rotationEase;
+    const fast = rate - hand.rotation.ease;
     if (fast > 0 && share > 0) tell(to.stroke, rate, fast * share * weights.rotation, to, through);
   },
   spared: () => "the forearm need not turn to and fro",

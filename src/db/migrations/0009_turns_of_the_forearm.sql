@@ -1,0 +1,2 @@
+ALTER TABLE "hand_measurement" ADD COLUMN "turns_ease" double precision;--> statement-breakpoint
+ALTER TABLE "hand_measurement" ADD CONSTRAINT "hand_measurement_turns" CHECK ("hand_measurement"."turns_ease" between 0.5 and 8);
