@@ -11,7 +11,7 @@ import { engraved, openOnBench } from "./support";
 import { somePlayer } from "../support/some-player";
 
 /** The keys of the made-up run, onset by onset, as tests/browser/support.ts writes them. */
-const ONSETS = [[60], [62], [64], [65], [67], [69], [71], [72], [64], [67], [72], [67], [60, 64, 67]];
+const ONSETS = [[60], [62], [64], [65], [67], [69], [71], [72], [76], [72], [67], [64], [60, 64, 67]];
 
 test("every fingertip is drawn where the placement solver has it", async ({ page }) => {
   const { db, close } = connect(process.env["DATABASE_URL"]!);
