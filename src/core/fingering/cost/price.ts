@@ -22,6 +22,9 @@ export interface Priced {
   readonly byStroke: Float64Array;
 }
 
+/** A moment while it is made. */
+type Making = { -readonly [Key in keyof Moment]: Moment[Key] };
+
 /**
  * Prices any fingering of a line, possible or not: every cause at every onset, each taken apart.
  * @param digits a finger by Stroke.index, 0 where none plays; a finger on two keys at once is priced as an
@@ -32,20 +35,38 @@ export function price(task: Task, digits: Digits): Priced {
   const byStroke = new Float64Array(task.line.strokes.length);
   let total = 0;
   let letGoBefore = false;
-  const frames = framesOf(task, digits);
-  frames.forEach((now, index) => {
-    const steps = { ...task, now, before: frames[index - 1] ?? null, earlier: frames[index - 2] ?? null };
-    const moment: Moment = { ...steps, letGo: letsGo({ ...steps, letGo: false, letGoBefore: false }), letGoBefore };
-    letGoBefore = moment.letGo;
-    for (const cause of CAUSES) {
-      const tell: Tell = (stroke, amount, strain, finger, other) => {
-        findings.push({ cause: cause.id, stroke, amount, strain, finger, other });
-        byStroke[stroke.index]! += strain;
-        total += strain;
-      };
+  let asked = "";
+  const tell: Tell = (stroke, amount, strain, finger, other) => {
+    findings.push({ cause: asked, stroke, amount, strain, finger, other });
+    byStroke[stroke.index]! += strain;
+    total += strain;
+  };
+  // Tests price millions of fingerings: a moment is made at once, and the list looked up once.
+  const { hand, instrument, placements, manner, weights } = task;
+  const causes = CAUSES;
+  let before: Frame | null = null;
+  let earlier: Frame | null = null;
+  for (const now of framesOf(task, digits)) {
+    const moment: Making = {
+      hand,
+      instrument,
+      placements,
+      manner,
+      weights,
+      now,
+      before,
+      earlier,
+      letGo: false,
+      letGoBefore,
+    };
+    letGoBefore = moment.letGo = letsGo(moment);
+    for (const cause of causes) {
+      asked = cause.id;
       cause.find(moment, tell);
     }
-  });
+    earlier = before;
+    before = now;
+  }
   return { total, findings, byStroke };
 }
 
