@@ -4,12 +4,12 @@ import { carryTime } from "../../fingering/cost/fitts";
 import { travelBetween } from "../../fingering/cost/travel";
 import type { Frame, Press } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
-import { openBeyond, type OpenPair } from "./open-pairs";
+import { openBeyond } from "./open-pairs";
 import type { NoteId } from "../../passage/note";
 
 /**
  * The time between two onsets of one hand, taken apart, in ms. What the way wants beyond the time is short; what it leaves is
- * a window in which the hand can close, but for as long as a pair open beyond comfort stays down: holding is holding.
+ * a window in which the hand can close, but for as long as two fingers are down: holding is holding.
  */
 export interface Release {
   /** Notes struck before it, and after it. */
@@ -41,8 +41,7 @@ export function releasesOf(task: Task, frames: readonly Frame[]): readonly Relea
 function releaseBefore(task: Task, before: Frame, now: Frame): Release {
   const left = [...before.struck, ...before.held].filter((press) => !goesOn(press, now));
   const leaveAt = Math.max(before.onset.ms, ...left.map((press) => leaving(press, now)));
-  const open = openBeyond(task, before);
-  const openUntil = Math.max(leaveAt, ...open.map((pair) => endOf(pair, now)));
+  const heldUntil = Math.max(leaveAt, secondEnd([...before.struck, ...before.held], now));
   const time = Math.max(0, now.onset.ms - leaveAt);
   const mm = travelBetween(task.hand, before, now);
   const isBlack = now.struck[0]?.black ?? false;
@@ -52,10 +51,10 @@ function releaseBefore(task: Task, before: Frame, now: Frame): Release {
     to: now.struck.flatMap((p) => p.stroke.notes),
     time,
     travel,
-    window: Math.max(0, Math.min(time, now.onset.ms - openUntil) - travel),
+    window: Math.max(0, Math.min(time, now.onset.ms - heldUntil) - travel),
     short: Math.max(0, travel - time),
     mm,
-    isOpen: open.length > 0,
+    isOpen: openBeyond(task, before).length > 0,
   };
 }
 
@@ -74,9 +73,13 @@ export function leavingMs(task: Task, frame: Frame, next: Frame | null): number 
   return Math.max(frame.onset.ms, Math.min(sounded, next.onset.ms - travel));
 }
 
-/** ms from the start of the piece at which the first of a pair may leave its key, before the next onset or at it. */
-function endOf({ presses }: OpenPair, now: Frame): number {
-  return Math.min(...presses.map((p) => (goesOn(p, now) ? now.onset.ms : Math.min(now.onset.ms, soundedBy(p)))));
+/**
+ * ms from the start of the piece from which no more than one finger is down, by the next onset: two that are down keep the hand
+ * as open as they lie. -Infinity where only one was.
+ */
+function secondEnd(down: readonly Press[], now: Frame): number {
+  const ends = down.map((p) => (goesOn(p, now) ? now.onset.ms : Math.min(now.onset.ms, soundedBy(p))));
+  return ends.sort((a, b) => b - a)[1] ?? -Infinity;
 }
 
 function goesOn({ stroke }: Press, now: Frame): boolean {
