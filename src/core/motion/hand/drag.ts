@@ -2,7 +2,7 @@ import type { Task } from "../../fingering/study/task";
 import type { Finger } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
 import { PLAN } from "../../physics";
-import { relaxed } from "../path/place";
+import { reachingAll } from "../path/place";
 import { mirrored } from "../../placement/standing";
 import type { PlanFrame } from "../path/path";
 
@@ -24,7 +24,7 @@ export function dragsOf({ hand, manner }: Task, frames: readonly PlanFrame[]): r
     const wanted = struck.reduce((sum, p) => sum + p.x - hand.restOffsets[p.finger - 1]!, 0) / struck.length;
     const fingers = struck.map((p) => p.finger);
     const keys = struck.map((p) => p.x);
-    const within = relaxed(hand, { shape, tilt }, fingers, keys, wanted);
+    const within = reachingAll(hand, { shape, tilt }, fingers, keys, { ease: wanted, as: "Relaxed" });
     const middle = mirrored(hand, x);
     const mm = Math.max(0, within.least - middle, middle - within.most);
     if (mm < PLAN.dragFrom) return [];

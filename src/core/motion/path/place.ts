@@ -60,12 +60,12 @@ function placeOf(task: Task, frame: Frame, texture: Texture, solved: KnownPlacem
     tips,
     x,
     ease,
-    within: comfortable(
+    within: reachingAll(
       hand,
       held,
       standing.map(({ finger }) => finger),
       x,
-      ease,
+      { ease, as: "Comfortable" },
     ),
     ulnarDeviation: held.wrist.ulnarDeviation,
     strain: held.strain,
@@ -142,29 +142,17 @@ export function sideways(hand: Hand, { standing, way, x, ease }: Place): PlaceBo
 }
 
 /**
- * Where the middle of the hand may lie so that every finger that is down reaches its key in comfort: the hand has no need to
- * move before a key lies outside this. A point where no such place is.
+ * Where the middle of the hand may lie so that every finger that is down reaches its key in comfort, or relaxed: the hand has
+ * no need to move before a key lies outside this. The point of ease where no such place is.
  */
-function comfortable(
+export function reachingAll(
   hand: Hand,
   way: Way,
   fingers: readonly Finger[],
   x: readonly number[],
-  ease: number,
+  { ease, as }: { readonly ease: number; readonly as: "Comfortable" | "Relaxed" },
 ): PlaceBounds {
-  const bounds = middleWithin(hand, way, fingers, x, ["leastComfortable", "widestComfortable"], PLAN.middleEase);
-  return bounds.least <= bounds.most ? bounds : { least: ease, most: ease };
-}
-
-/** The same with every finger relaxed. */
-export function relaxed(
-  hand: Hand,
-  way: Way,
-  fingers: readonly Finger[],
-  x: readonly number[],
-  ease: number,
-): PlaceBounds {
-  const bounds = middleWithin(hand, way, fingers, x, ["leastRelaxed", "widestRelaxed"], PLAN.middleEase);
+  const bounds = middleWithin(hand, way, fingers, x, [`least${as}`, `widest${as}`], PLAN.middleEase);
   return bounds.least <= bounds.most ? bounds : { least: ease, most: ease };
 }
 
