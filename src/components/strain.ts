@@ -1,4 +1,4 @@
-import { COMFORT } from "@/core/hand/limits";
+import { COMFORT } from "@/core/physics";
 
 /** How strain is shown: felt up to half of comfort, brass up to the widest, vermilion beyond; height says it again. */
 export type Tone = "ease" | "work" | "strain";

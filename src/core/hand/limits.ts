@@ -1,3 +1,5 @@
+import { COMFORT } from "../physics";
+
 /**
  * How far a pair of fingers closes and opens, in mm between contact centres, signed: positive in the
  * natural order of the fingers, negative when crossed. The six never decrease from first to last.
@@ -10,9 +12,6 @@ export interface Limits {
   readonly widestComfortable: number;
   readonly widestPractical: number;
 }
-
-/** Strain at the comfortable limit. */
-export const COMFORT = 50;
 
 /**
  * Strain of an opening beyond relaxed: 0 at relaxed, 50 at the comfortable limit, 100 at the widest,

@@ -1,8 +1,9 @@
-import { COMFORT, strainOfOpening } from "../hand/limits";
+import { strainOfOpening } from "../hand/limits";
 import type { Frame } from "../fingering/frames/frame";
 import type { Task } from "../fingering/study/task";
 import type { Merit } from "./merit";
 import { openingsAt } from "../fingering/explain/openings";
+import { COMFORT } from "../physics";
 
 /**
  * Share of the time, in hundredths, in which the hand is closed: no two fingers that are down together, or that come

@@ -1,10 +1,10 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
-import { MOTION } from "../physics";
+import { MOTION, PLAYING } from "../physics";
 import { compare, subtract, toMs, type Beats } from "../time/beats";
 import { barAt, pulseIn, type Metre, type Pulse } from "./metre";
 import { endsAfter, spelledName, type Note, type NoteId } from "./note";
-import { handOf, inOrder, MIDDLING, playedNotes, tuneOf, type Manner, type Passage } from "./passage";
+import { handOf, inOrder, playedNotes, tuneOf, type Manner, type Passage } from "./passage";
 
 /** One key stroke of one hand: a note, or a unison of several voices on the same key. */
 export interface Stroke {
@@ -125,7 +125,7 @@ function isBesideBeat({ grace }: Note): boolean {
 function finished(onset: Onset, strokes: readonly Stroke[], next: Onset | undefined): Onset {
   const struck = onset.struck.map((s) => strokes[s.index]!);
   const isBound = (s: Stroke): boolean => next === undefined || s.soundsMs >= next.gap - 1;
-  const isPlain = struck.every((s) => isBound(s) && s.load === MIDDLING && !s.tune);
+  const isPlain = struck.every((s) => isBound(s) && s.load === PLAYING.middling && !s.tune);
   const said = (s: Stroke): string => `${isBound(s) ? "" : Math.round(s.soundsMs)}/${s.load}${s.tune ? "t" : ""}`;
   return { ...onset, struck, sign: isPlain ? "" : struck.map(said).join() };
 }
@@ -138,7 +138,7 @@ function soundingMs(notes: readonly Note[], { duration }: Note, { tempo, touch }
 }
 
 function loadOf({ loudness, accent }: Note, manner: Manner): number {
-  const marked = loudness ?? manner.loudness ?? MIDDLING;
+  const marked = loudness ?? manner.loudness ?? PLAYING.middling;
   return Math.min(1, marked + (accent ? MOTION.accentLoad : 0));
 }
 

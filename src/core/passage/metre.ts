@@ -1,4 +1,5 @@
 import { add, beats, compare, multiply, subtract, toNumber, ZERO, type Beats } from "../time/beats";
+import { PLAYING } from "../physics";
 
 /** How bars are counted. All places in quarter notes. */
 export interface Metre {
@@ -22,9 +23,6 @@ export interface PassageBar {
 /** What a place in a bar is to somebody who counts: its first beat, another beat, or between beats. */
 export type Pulse = "bar" | "beat" | "between";
 
-/** Lower figures for which counts that go in threes are counted in threes. */
-const QUICK_UNIT = 8;
-
 /**
  * The metre of a time signature: beats of the lower figure, in threes where eighths or shorter go in threes, and where
  * they go in neither threes nor twos (5/8, 7/8) in twos with a three at the end, or for five at the start. A choice where
@@ -47,7 +45,7 @@ export function metreFrom(groups: readonly number[], unit: number): Metre {
 export const COMMON_METRE: Metre = metreFrom([4], 4);
 
 function countsOf(count: number, unit: number): readonly number[] {
-  if (unit < QUICK_UNIT) return Array.from({ length: count }, () => 1);
+  if (unit < PLAYING.quickUnit) return Array.from({ length: count }, () => 1);
   if (count % 3 === 0) return Array.from({ length: count / 3 }, () => 3);
   if (count === 5) return [3, 2];
   const twos = Array.from({ length: Math.floor(count / 2) }, () => 2);

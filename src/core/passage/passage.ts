@@ -19,12 +19,9 @@ export interface Manner {
   readonly pedal: boolean;
   /** In wide arpeggios: the thumb passes under, legato, or the arm carries the hand across, released. Legato where not said. */
   readonly arpeggios?: Arpeggios;
-  /** 0 to 1 where the notes do not say; see MIDDLING. */
+  /** 0 to 1 where the notes do not say; see PLAYING.middling. */
   readonly loudness?: number;
 }
-
-/** Neither loud nor soft: what is not marked counts as this. */
-export const MIDDLING = 0.5;
 
 /** A hard spot: its notes, in order of onset and pitch, and the hands that are to play them. */
 export interface Passage {
@@ -81,9 +78,6 @@ export function playedNotes({ notes, remedies }: Passage): readonly Note[] {
   if (remedies === undefined || Object.keys(remedies).length === 0) return notes;
   return inOrder(notes.flatMap((note) => remedied(note, remedies[note.id]) ?? []));
 }
-
-/** Quarter notes a minute where nothing says how fast a passage goes. A choice: an easy walking pace. */
-export const USUAL_TEMPO = 96;
 
 /** Tempi outside this, in quarter notes a minute, are refused. */
 export const TEMPO_RANGE = [10, 480] as const;

@@ -10,6 +10,7 @@ export * from "./motion";
 export * from "./offer";
 export * from "./placement";
 export * from "./plan";
+export * from "./playing";
 export * from "./reach";
 export * from "./told";
 export * from "./warnings";

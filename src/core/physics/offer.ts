@@ -11,6 +11,8 @@ export const OFFER = {
   /** Share of the places where the hand is set anew, and how many of them, that must lie elsewhere to be another idea. */
   elsewhere: 0.5,
   leastElsewhere: 2,
+  /** By how much an idea must differ to be another: counts, widest opening in white keys, and notes of 4 and 5 in tenths. */
+  ideaLeast: { positions: 1, passes: 1, breaks: 1, thumbOnBlack: 1, openings: 1, weakFingers: 3 },
   /** Mean strains closer than this count as the same. */
   equal: 0.005,
   /** Places of the first, at most, at which the hand is asked to be set otherwise. */

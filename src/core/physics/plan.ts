@@ -144,4 +144,6 @@ export const PLAN = {
   worthTrying: { strain: 0.05, clearance: 0.5 },
   /** Least mm of clearance that a way round a neighbour must gain to be told. A choice. */
   clearanceWorth: 0.1,
+  /** Clearance below which a key beside is worth naming, as so many times the safe one. A choice. */
+  nearTimes: 2,
 } as const;

@@ -1,7 +1,7 @@
 import type { Finger } from "../hand/finger";
 import type { Hand } from "../hand/hand";
-import { COMFORT, strainOfClosing, strainOfOpening, type Limits } from "../hand/limits";
-import { PLACEMENT } from "../physics";
+import { strainOfClosing, strainOfOpening, type Limits } from "../hand/limits";
+import { COMFORT, PLACEMENT } from "../physics";
 import { AT_ONCE, gainOf, type Demand, type PlacementCauses } from "./causes";
 import type { TipStanding } from "./standing";
 import { limitsIn, strainOfWay, type Shape, type Way } from "./ways";

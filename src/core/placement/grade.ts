@@ -1,5 +1,4 @@
-import { COMFORT } from "../hand/limits";
-import { PLACEMENT } from "../physics";
+import { COMFORT, PLACEMENT } from "../physics";
 import type { Placement } from "./placement";
 
 /** How a placement feels, in four steps. */

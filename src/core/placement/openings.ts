@@ -1,4 +1,5 @@
-import { COMFORT, type Limits } from "../hand/limits";
+import { type Limits } from "../hand/limits";
+import { COMFORT } from "../physics";
 
 /**
  * Places along the keys for several tips at once, exactly. Each tip has an interval, each pair of tips an

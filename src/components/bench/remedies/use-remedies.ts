@@ -6,8 +6,8 @@ import type { NoteId } from "@/core/passage/note";
 import type { Allowances } from "@/core/reach/allowances";
 import { predicamentAt, type Predicament } from "@/core/reach/predicament";
 import type { RemedyTried } from "@/core/reach/remedies-for";
-import { COMFORT } from "@/core/hand/limits";
 import { fingeringWorker } from "@/worker/clients";
+import { COMFORT } from "@/core/physics";
 
 export interface RemediesSeen {
   /** How the hand holds what is down when the note is struck; null where only one key is. */

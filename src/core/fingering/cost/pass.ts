@@ -1,9 +1,10 @@
-import { COMFORT, strainOfClosing } from "../../hand/limits";
+import { strainOfClosing } from "../../hand/limits";
 import { limitsOf } from "../../hand/hand";
 import type { Frame, Press } from "../frames/frame";
 import type { Moment } from "./cause";
 import { pace } from "./pace";
 import { apart } from "./pairs";
+import { COMFORT } from "../../physics";
 
 /** mm by which the thumb and another finger have passed one another; 0 where they have not. */
 export function passedBy(from: Press, to: Press): number {

@@ -1,6 +1,6 @@
-import { COMFORT, strainOfClosing, strainOfOpening } from "../../hand/limits";
+import { strainOfClosing, strainOfOpening } from "../../hand/limits";
 import { limitsOf } from "../../hand/hand";
-import { MOTION } from "../../physics";
+import { COMFORT, MOTION } from "../../physics";
 import type { Press } from "../frames/frame";
 import type { Moment } from "./cause";
 import { haste, pace } from "./pace";

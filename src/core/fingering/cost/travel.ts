@@ -1,8 +1,9 @@
-import { COMFORT, strainOfClosing, strainOfOpening } from "../../hand/limits";
+import { strainOfClosing, strainOfOpening } from "../../hand/limits";
 import { limitsOf, type Hand } from "../../hand/hand";
 import type { Frame, Press } from "../frames/frame";
 import { armShare } from "./arm";
 import { apart } from "./pairs";
+import { COMFORT } from "../../physics";
 
 /**
  * mm that the hand must move at the least between two frames: by how far the pair that asks for most lies outside what

@@ -151,3 +151,24 @@ export const WEIGHTS: Weights = {
 
 /** What leaps weigh for a player who finds them easy, and for one who finds finger work easy. A choice. */
 export const LEAPS_FOR = { "finger-work": 2.5, even: 1, leaps: 0.4 } as const;
+
+/** Times as much as in the plain sum that a leaning lets a weight count, by leaning. All choices. */
+export const LEANING_TIMES = {
+  carried: { carriedAcross: 0.5, carriedByPedal: 0.5, carry: 0.5 },
+  clearestAtSpeed: {
+    crowding: 2,
+    tangle: 2,
+    rotation: 2,
+    lineBroken: 1.5,
+    repetitionPerHz: 2,
+    shortfall: 2,
+    weakPairPerHz: 2,
+    alternation: 2,
+    opening: 0.5,
+    openingBeyond: 0.5,
+  },
+  fewestMoves: { position: 2, thumbPass: 2, carry: 2, carriedAcross: 2, carriedByPedal: 2, crossing: 2 },
+  legato: { heldLost: 2, heldLostPedal: 4, lineBroken: 2, carriedByPedal: 4 },
+  smallestOpenings: { opening: 3, openingBeyond: 3, heldOpen: 3, neighbourPerMm: 3, holding: 3, holdingBeyond: 3 },
+  strongOnTune: { weakInTune: 10, weakPerLoad: 5, heavyThumb: 3, weakFinger: 4 },
+} as const satisfies Record<string, Partial<Record<keyof Weights, number>>>;

@@ -1,8 +1,7 @@
 import type { Frame } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
-import { MIDDLING } from "../../passage/passage";
 import type { NoteId } from "../../passage/note";
-import { PLAN } from "../../physics";
+import { PLAN, PLAYING } from "../../physics";
 import { openBeyond, type OpenPair } from "./open-pairs";
 import type { Release } from "./release";
 
@@ -67,5 +66,5 @@ function downFor({ onset }: Frame, next: Frame | null, pairs: readonly OpenPair[
 /** How much a second open by so many mm, and so loud, counts for. */
 function weightOf({ struck, held }: Frame, mm: number): number {
   const load = Math.max(...[...struck, ...held].map(({ stroke }) => stroke.load));
-  return Math.min(PLAN.openMost, (0.5 + mm / (2 * PLAN.openAs)) * (1 + load - MIDDLING));
+  return Math.min(PLAN.openMost, (0.5 + mm / (2 * PLAN.openAs)) * (1 + load - PLAYING.middling));
 }

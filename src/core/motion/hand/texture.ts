@@ -1,8 +1,8 @@
-import { COMFORT, strainOfOpening } from "../../hand/limits";
+import { strainOfOpening } from "../../hand/limits";
 import { limitsOf } from "../../hand/hand";
 import type { Frame } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
-import { PLAN } from "../../physics";
+import { COMFORT, PLAN } from "../../physics";
 import type { Shape } from "../../placement/ways";
 
 /** The shape that the texture about an onset asks for, and why. */

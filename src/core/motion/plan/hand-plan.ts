@@ -3,7 +3,7 @@ import type { Digits } from "../../fingering/study/fingering";
 import type { Task } from "../../fingering/study/task";
 import type { Side } from "../../hand/finger";
 import type { Hand } from "../../hand/hand";
-import { MOTION } from "../../physics";
+import { MOTION, PLAN } from "../../physics";
 import type { BothInFront, LeapsTogether } from "./both-hands";
 import { effortsOf, type Effort } from "../hand/efforts";
 import { bodyRoomOf, type BodyRoom } from "../path/body";
@@ -44,9 +44,6 @@ export interface HandPlan {
   readonly voicing: readonly Voiced[];
 }
 
-/** mm of clearance below which a key beside is worth naming. A choice: twice what is safe. */
-const NEAR = 2 * MOTION.safeClearance;
-
 /** Plans one hand. @param digits a finger by Stroke.index, 0 where none plays */
 export function handPlanOf(task: Task, digits: Digits): HandPlan {
   const at = framesOf(task, digits);
@@ -73,7 +70,7 @@ export function handPlanOf(task: Task, digits: Digits): HandPlan {
     closing: closingOf(task, at, releases, MOTION.closeMs),
     efforts: effortsOf(task.hand, at),
     drags: dragsOf(task, frames),
-    clearances: clearancesOf(task, at, NEAR),
+    clearances: clearancesOf(task, at, PLAN.nearTimes * MOTION.safeClearance),
     voicing: voicingOf(line.side, frames),
   };
 }

@@ -1,3 +1,4 @@
+import { OFFER } from "../../physics";
 import { openingsAt } from "../../fingering/explain/openings";
 import { framesOf } from "../../fingering/cost/price";
 import { digitsOf } from "../../fingering/search/terms";
@@ -19,7 +20,7 @@ export const openings: Idea = {
     }
     return Math.round(widest / whiteWidth(study.instrument));
   },
-  least: 1,
+  least: OFFER.ideaLeast.openings,
   say: (keys) =>
     keys < 1 ? "the hand stays closed" : `opens to ${articled(WHITE_INTERVALS[keys - 1] ?? "more than a twelfth")}`,
 };

@@ -1,9 +1,10 @@
+import { OFFER } from "../../physics";
 import { counted, type Idea } from "./idea";
 
 /** How often the thumb goes under, or a finger over it. */
 export const passes: Idea = {
   id: "passes",
   amount: ({ positions }) => positions.filter(({ join }) => join?.kind === "thumb pass").length,
-  least: 1,
+  least: OFFER.ideaLeast.passes,
   say: (count) => counted(count, "thumb pass", "thumb passes"),
 };

@@ -1,3 +1,4 @@
+import { OFFER } from "../../physics";
 import { isBlack } from "../../keyboard/pitch";
 import { playedNotes } from "../../passage/passage";
 import { often, type Idea } from "./idea";
@@ -7,6 +8,6 @@ export const thumbOnBlack: Idea = {
   id: "thumb-on-black",
   amount: ({ study, judged }) =>
     playedNotes(study.passage).filter(({ id, pitch }) => isBlack(pitch) && judged.fingering[id] === 1).length,
-  least: 1,
+  least: OFFER.ideaLeast.thumbOnBlack,
   say: (count) => (count === 0 ? "thumb never on black" : `thumb on black ${often(count)}`),
 };

@@ -1,6 +1,6 @@
-import { USUAL_TEMPO } from "@/core/passage/passage";
 import type { Part, Score } from "../score";
 import { tempiInOrder, tempoAt, type TempoMark } from "./tempo";
+import { PLAYING } from "@/core/physics";
 
 /** The tempo of a passage, and where it comes from: a part of the file and its bar, or nowhere. */
 export interface TempoFound {
@@ -29,7 +29,7 @@ export function tempiFound(score: Score, part: Part): readonly (TempoFound & { r
 }
 
 function foundIn(mark: TempoMark | null): TempoFound {
-  if (mark === null) return { tempo: USUAL_TEMPO, from: null };
+  if (mark === null) return { tempo: PLAYING.usualTempo, from: null };
   return { tempo: mark.tempo, from: { part: mark.part, bar: mark.bar } };
 }
 

@@ -1,12 +1,11 @@
-import { COMFORT } from "../../../hand/limits";
 import type { Finger } from "../../../hand/finger";
-import { MIDDLING } from "../../../passage/passage";
 import { gainOf } from "../../../placement/causes";
 import type { Placement } from "../../../placement/placement";
 import type { Press } from "../../frames/frame";
 import type { Cause } from "../cause";
 import type { Weights } from "../weights";
 import { fingers, keys, mm } from "../words";
+import { COMFORT, PLAYING } from "../../../physics";
 
 /** Several keys held down together: what the easiest placement of the hand on them costs. */
 export const holding: Cause = {
@@ -40,7 +39,7 @@ export const holding: Cause = {
 
 /** A load adds its share of the opening's strain, as in placement/causes; middling loudness adds none. */
 function strainOf(found: Placement, load: number, { outOfReach, outOfReachPerMm }: Weights): number {
-  const loud = Math.max(0, load / MIDDLING - 1);
+  const loud = Math.max(0, load / PLAYING.middling - 1);
   return found.kind === "held"
     ? found.strain + found.causes.opening * gainOf({ heldMs: 0, load: loud }).load
     : outOfReach + outOfReachPerMm * (found.short?.mm ?? 0);

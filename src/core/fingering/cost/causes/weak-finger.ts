@@ -1,6 +1,5 @@
 import { fingerName } from "../../../hand/finger";
-import { MIDDLING } from "../../../passage/passage";
-import { MOTION } from "../../../physics";
+import { MOTION, PLAYING } from "../../../physics";
 import type { Press } from "../../frames/frame";
 import type { Cause, Moment } from "../cause";
 import { fingers } from "../words";
@@ -33,5 +32,8 @@ export const weakFinger: Cause = {
 
 /** How much more a weak finger costs than on a middling note: by its load, and where it must carry the tune. */
 function underLoad({ stroke }: Press, { weights }: Moment): number {
-  return Math.max(0, 1 + weights.weakPerLoad * (stroke.load - MIDDLING) + (stroke.tune ? weights.weakInTune : 0));
+  return Math.max(
+    0,
+    1 + weights.weakPerLoad * (stroke.load - PLAYING.middling) + (stroke.tune ? weights.weakInTune : 0),
+  );
 }
