@@ -1,6 +1,7 @@
 import { ToggleGroup } from "radix-ui";
 import { leaningById } from "@/core/options/leanings";
 import type { MeritFound } from "@/core/merits";
+import { counted } from "@/core/merits/merit";
 import type { Judged } from "@/core/fingering/study/study";
 import type { OptionData } from "@/server/types";
 import { TONE_COLOUR, toneOf, strainText } from "../strain";
@@ -100,13 +101,13 @@ function meritsText(merits: CardMerits | undefined): string {
   if (!merits) return "";
   const { widest, moves, passes, traps } = merits;
   const counts = [
-    counted(moves, "move", "moves"),
-    counted(passes, "pass", "passes"),
-    ...(traps > 0 ? [counted(traps, "trap", "traps")] : []),
+    someOrNo(moves, "move", "moves"),
+    someOrNo(passes, "pass", "passes"),
+    ...(traps > 0 ? [someOrNo(traps, "trap", "traps")] : []),
   ];
   return `opens ${Math.round(widest.amount)} mm, ${counts.join(", ")}`;
 }
 
-function counted(amount: number, one: string, many: string): string {
-  return amount === 0 ? `no ${many}` : `${amount} ${amount === 1 ? one : many}`;
+function someOrNo(amount: number, one: string, many: string): string {
+  return amount === 0 ? `no ${many}` : counted(amount, one, many);
 }

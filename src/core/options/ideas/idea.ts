@@ -23,7 +23,7 @@ export interface Idea {
 const WORDS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
 
 /** "two positions", "one pass", "no leap". */
-export function counted(count: number, one: string, many = `${one}s`): string {
+export function inWords(count: number, one: string, many = `${one}s`): string {
   return `${WORDS[count] ?? count} ${count === 1 ? one : many}`;
 }
 
