@@ -7,6 +7,8 @@ export const PLAN = {
   /** How much the hand is drawn to where it lies best while all fingers reach in comfort, and into that stretch from outside it. Choices. */
   pull: 0.25,
   comfort: 4,
+  /** How much a long way costs beside a bent one. A choice: with it the way is at most a tenth longer than the shortest in comfort. */
+  shorten: 1,
   /** mm the middle finger's key may lie beside its place in the hand, to either side, in comfort. Starting value. */
   middleEase: 8,
   /** mm from the front of a white key at which each finger usually touches it, thumb first. Starting values. */

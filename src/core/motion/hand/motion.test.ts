@@ -41,6 +41,37 @@ describe("letting go", () => {
     expect(seen).toBeGreaterThan(100);
   });
 
+  it("is never harder when the same fingers go slower: no window shrinks, none is shorter of time, none rocks faster", () => {
+    const random = seeded(37);
+    let [windows, rocked] = [0, 0];
+    for (let trial = 0; trial < 60; trial++) {
+      const music = randomPassage(random, 16, random.pick(["right", "left"]));
+      const [fast, slow] = [random.whole(60, 240), random.whole(20, 60)].map((tempo) => studyOn(music, { tempo }));
+      const fingering = bestFingerings(fast!, {}, 1)[0]!;
+      const [quick, easy] = [fast!, slow!].map((study) => framed(study, fingering));
+      const of = ({ task, frames }: ReturnType<typeof framed>) => releasesOf(task, frames);
+      const [before, after] = [of(quick!), of(easy!)];
+      const holding = ({ frames }: ReturnType<typeof framed>, i: number) =>
+        [frames[i]!, frames[i + 1]!].map(({ held }) => held.map(({ stroke }) => stroke.index));
+      after.forEach((release, i) => {
+        // A note that only a slower tempo lets one hold to its end takes its window with it.
+        if (JSON.stringify(holding(quick!, i)) !== JSON.stringify(holding(easy!, i))) return;
+        windows++;
+        expect(release.window).toBeGreaterThanOrEqual(before[i]!.window - 1e-9);
+        expect(release.short).toBeLessThanOrEqual(before[i]!.short + 1e-9);
+      });
+      const hurried = rockingsOf(quick!.task.hand, quick!.frames);
+      for (const { notes, rate } of rockingsOf(easy!.task.hand, easy!.frames)) {
+        const same = hurried.find((each) => each.notes.some((id) => notes.includes(id)));
+        if (!same) continue;
+        rocked++;
+        expect(rate).toBeLessThanOrEqual(same.rate + 1e-9);
+      }
+    }
+    expect(windows).toBeGreaterThan(500);
+    expect(rocked).toBeGreaterThan(5);
+  });
+
   it("of octaves in sixteenths at 60 leaves 250 ms less the way of a fourth, half of it held where they are detached", () => {
     // Octaves on C and on F: five semitones, three white keys of 23.5 mm, carried in the 250 ms from stroke to stroke.
     const octaves = [

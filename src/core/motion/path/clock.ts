@@ -15,7 +15,7 @@ export interface KnotTime {
 }
 
 /** A stretch as far as bounds leave it; the bound nearest to it where they leave nothing. */
-function meeting(stretch: PlaceBounds, { least, most }: PlaceBounds): PlaceBounds {
+export function meeting(stretch: PlaceBounds, { least, most }: PlaceBounds): PlaceBounds {
   const within = (value: number): number => Math.min(most, Math.max(least, value));
   return { least: within(stretch.least), most: within(stretch.most) };
 }
@@ -32,6 +32,8 @@ interface SmoothingManner {
   readonly lifted?: number;
   /** Whether fingers that are down bind it to where it is until they leave: not in and out, where they slide along. */
   readonly isBound?: boolean;
+  /** What a long way costs beside a bent one; nothing where not said. */
+  readonly shorten?: number;
 }
 
 /** The moments of a hand's way at which its coordinates are asked for. */
@@ -73,7 +75,7 @@ export function clockOver(times: readonly KnotTime[], places: readonly Place[]):
   return {
     times,
     onsets,
-    smoothed(wanted, { lifted = 0, isBound = true } = {}) {
+    smoothed(wanted, { lifted = 0, isBound = true, shorten = 0 } = {}) {
       const knots = times.map(({ ms, of, leaves }, k): Knot => {
         const place = places[of]!;
         const { ease, within, least, most }: Wanted =
@@ -90,12 +92,12 @@ export function clockOver(times: readonly KnotTime[], places: readonly Place[]):
           ease,
           within: meeting(within, { least, most }),
           weight: PLAN.comfort * weight,
-          pull: PLAN.pull * weight,
+          pull: (PLAN.pull * weight) / firm,
           least,
           most,
         };
       });
-      return smoothest(knots, smoothing(isBound));
+      return smoothest(knots, smoothing(isBound), shorten);
     },
   };
 }

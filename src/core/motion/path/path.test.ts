@@ -1,5 +1,6 @@
 import { note, passage, randomPassage } from "../../../../tests/support/passages";
 import { seeded } from "../../../../tests/support/seeded";
+import { shortestWay } from "../../../../tests/support/shortest-way";
 import { fingered, studyOfKeys, studyOn } from "../../../../tests/support/studies";
 import { framesOf } from "../../fingering/cost/price";
 import type { Fingering } from "../../fingering/study/fingering";
@@ -10,8 +11,10 @@ import { pitch } from "../../keyboard/pitch";
 import { KEYBOARD, PLAN } from "../../physics";
 import { compare } from "../../time/beats";
 import { impulsesOf } from "../groups/impulses";
+import { meeting } from "./clock";
 import { coordinatesAt, pathOf, type Path, type PlanFrame } from "./path";
 import { sideways } from "./place";
+import { valueAt } from "./smooth";
 
 function planned(study: Study, fingering: Fingering): Path {
   const [task] = tasksOf(study);
@@ -62,6 +65,20 @@ describe("the path of a hand", () => {
     }
     expect(frames).toBeGreaterThan(500);
     expect(held).toBeGreaterThan(50);
+  });
+
+  it("is, over many passages, at most a tenth longer than the shortest on which all fingers reach in comfort", () => {
+    const random = seeded(11);
+    let [gone, least] = [0, 0];
+    for (let trial = 0; trial < 40; trial++) {
+      const study = studyOn(randomPassage(random, 14), { tempo: random.pick([50, 100, 200]) });
+      const path = planned(study, bestFingerings(study, {}, 1)[0]!);
+      const [hand, { x }] = [tasksOf(study)[0]!.hand, path.ways];
+      for (let ms = x.ms[0]!; ms < x.ms.at(-1)!; ms += 5) gone += Math.abs(valueAt(x, ms + 5) - valueAt(x, ms));
+      const playing = path.places.filter(({ standing }) => standing.length > 0);
+      least += shortestWay(playing.map((place) => meeting(place.within, sideways(hand, place))));
+    }
+    expect(gone).toBeLessThan(1.1 * least);
   });
 
   it("is the same within 1 mm inside a passage that is cut with four onsets of overlap", () => {

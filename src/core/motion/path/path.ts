@@ -118,7 +118,9 @@ export function lyingThrough(
     const value = fixed?.at === onset ? fixed[name] : undefined;
     return value === undefined ? wanted : { ease: value, least: value, most: value };
   };
-  const x = clock.smoothed((at, _, i) => unless("x", i, { ease: at.ease, within: at.within, ...sideways(hand, at) }));
+  const x = clock.smoothed((at, _, i) => unless("x", i, { ease: at.ease, within: at.within, ...sideways(hand, at) }), {
+    shorten: PLAN.shorten,
+  });
   let ulnarDeviation = clock.smoothed((at) => ({
     ease: at.ulnarDeviation,
     least: at.ulnarDeviation,

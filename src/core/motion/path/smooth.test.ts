@@ -23,11 +23,11 @@ const smoothingOf = (knots: readonly Knot[]): number[] =>
   knots.slice(1).map((k, i) => Math.min(160, 0.6 * (k.ms - knots[i]!.ms)));
 
 /** How much the cost changes with each value and speed, by trying. */
-function slopes(knots: readonly Knot[], smoothing: readonly number[], way: Course) {
+function slopes(knots: readonly Knot[], smoothing: readonly number[], way: Course, shorten: number) {
   const at = (which: "x" | "v", i: number, by: number): number => {
     const moved = { ...way, x: way.x.slice(), v: way.v.slice() };
     moved[which][i]! += by;
-    return costOf(knots, smoothing, moved);
+    return costOf(knots, smoothing, moved, shorten);
   };
   const slope = (which: "x" | "v", i: number, by: number): number => (at(which, i, by) - at(which, i, -by)) / (2 * by);
   return knots.map((_, i) => ({ x: slope("x", i, 1e-3), v: slope("v", i, 1e-5) }));
@@ -39,8 +39,9 @@ describe("the smoothest way", () => {
     for (let trial = 0; trial < 60; trial++) {
       const knots = randomKnots(random.whole(2, 40));
       const smoothing = smoothingOf(knots);
-      const way = smoothest(knots, smoothing);
-      slopes(knots, smoothing, way).forEach((slope, i) => {
+      const shorten = random.pick([0, 0.5, 2]);
+      const way = smoothest(knots, smoothing, shorten);
+      slopes(knots, smoothing, way, shorten).forEach((slope, i) => {
         const { least, most } = knots[i]!;
         const x = way.x[i]!;
         expect(x).toBeGreaterThanOrEqual(least - 1e-9);
@@ -60,15 +61,15 @@ describe("the smoothest way", () => {
   it("is no dearer than any of many ways tried at random", () => {
     const knots = randomKnots(12);
     const smoothing = smoothingOf(knots);
-    const best = smoothest(knots, smoothing);
-    const least = costOf(knots, smoothing, best);
+    const best = smoothest(knots, smoothing, 1);
+    const least = costOf(knots, smoothing, best, 1);
     for (let trial = 0; trial < 2000; trial++) {
       const x = best.x.map((v, i) => {
         const { least: low, most } = knots[i]!;
         return Math.min(most, Math.max(low, v + random.whole(-100, 100) / 50));
       });
       const v = best.v.map((s) => s + random.whole(-100, 100) / 5000);
-      expect(costOf(knots, smoothing, { ...best, x, v })).toBeGreaterThanOrEqual(least);
+      expect(costOf(knots, smoothing, { ...best, x, v }, 1)).toBeGreaterThanOrEqual(least);
     }
   });
 

@@ -2,11 +2,13 @@
  * The smoothest way of one coordinate through time, exactly. A way is a cubic on each interval between knots, given by
  * its value x and its speed v at every knot; of all of them is wanted the one that minimises
  *
- *   sum over intervals of  s^3 * (integral of acceleration squared)  +  sum over knots of  w d^2 + pull (x - ease)^2
+ *   sum over intervals of  s^3 * (integral of acceleration squared) + shorten * s * (integral of speed squared)
+ *     +  sum over knots of  w d^2 + pull (x - ease)^2
  *
  * with least <= x <= most at every knot, d being how far x lies outside the stretch of ease. On an interval of length h from (x0, v0) to (x1, v1), with d = x1 - x0, the
- * integral is 12 d^2/h^3 - 12 d (v0 + v1)/h^2 + 4 (v0^2 + v0 v1 + v1^2)/h (the cubic of Hermite, integrated). s is the
- * time over which the way is smoothed there; with s^3 before it, both sums are in the square of the coordinate's unit.
+ * integral is 12 d^2/h^3 - 12 d (v0 + v1)/h^2 + 4 (v0^2 + v0 v1 + v1^2)/h (the cubic of
+ * Hermite, integrated), and of its speed 6/5 d^2/h - d (v0 + v1)/5 + h (2 v0^2 - v0 v1 + 2 v1^2)/15. s is the
+ * time over which the way is smoothed there; with s^3 and s before them, all sums are in the square of the coordinate's unit.
  *
  * The problem is convex with bounds alone, its matrix in blocks of two about the diagonal: projected Newton steps, each
  * a block elimination in time that grows with the knots (Bertsekas, "Projected Newton methods for optimization problems
@@ -44,8 +46,9 @@ const STILL = 1e-6;
 /**
  * The smoothest course through knots in order of time, within the bounds of each.
  * @param smoothing ms over which the interval after each knot is smoothed; one fewer than there are knots
+ * @param shorten what a long way costs beside a bent one, 0 or more
  */
-export function smoothest(knots: readonly Knot[], smoothing: readonly number[]): Course {
+export function smoothest(knots: readonly Knot[], smoothing: readonly number[], shorten = 0): Course {
   const n = knots.length;
   const way: Course = {
     ms: Float64Array.from(knots, (k) => k.ms),
@@ -54,10 +57,10 @@ export function smoothest(knots: readonly Knot[], smoothing: readonly number[]):
   };
   const system = systemOf(n);
   for (let step = 0; step < MOST_STEPS; step++) {
-    fill(system, knots, smoothing, way);
+    fill(system, knots, smoothing, shorten, way);
     const free = knots.map((k, i) => !isHeld(way.x[i]!, k, system.gx[i]!));
     eliminate(system, free);
-    if (advance(knots, smoothing, way, system) < ENOUGH) break;
+    if (advance(knots, smoothing, shorten, way, system) < ENOUGH) break;
   }
   return way;
 }
@@ -86,7 +89,7 @@ export function valueAt({ ms, x, v }: Course, at: number): number {
 }
 
 /** What is minimised, for tests and for the length of a step. */
-export function costOf(knots: readonly Knot[], smoothing: readonly number[], { x, v }: Course): number {
+export function costOf(knots: readonly Knot[], smoothing: readonly number[], { x, v }: Course, shorten = 0): number {
   let sum = 0;
   knots.forEach((knot, i) => {
     const { ease, weight, pull = 0 } = knot;
@@ -96,7 +99,8 @@ export function costOf(knots: readonly Knot[], smoothing: readonly number[], { x
     const h = knots[i + 1]!.ms - knots[i]!.ms;
     const [d, v0, v1] = [x[i + 1]! - x[i]!, v[i]!, v[i + 1]!];
     const bent = (12 * d * d) / h ** 3 - (12 * d * (v0 + v1)) / h ** 2 + (4 * (v0 * v0 + v0 * v1 + v1 * v1)) / h;
-    sum += smoothing[i]! ** 3 * bent;
+    const long = (1.2 * d * d) / h - 0.2 * d * (v0 + v1) + (h * (2 * v0 * v0 - v0 * v1 + 2 * v1 * v1)) / 15;
+    sum += smoothing[i]! ** 3 * bent + shorten * smoothing[i]! * long;
   }
   return sum;
 }
@@ -118,7 +122,13 @@ function systemOf(n: number): System {
   return { gx: of(n), gv: of(n), diagonal: of(3 * n), beside: of(4 * n), dx: of(n), dv: of(n) };
 }
 
-function fill(system: System, knots: readonly Knot[], smoothing: readonly number[], { x, v }: Course): void {
+function fill(
+  system: System,
+  knots: readonly Knot[],
+  smoothing: readonly number[],
+  shorten: number,
+  { x, v }: Course,
+): void {
   const { gx, gv, diagonal: D, beside: B } = system;
   knots.forEach((knot, i) => {
     const { ease, weight, pull = 0 } = knot;
@@ -132,20 +142,25 @@ function fill(system: System, knots: readonly Knot[], smoothing: readonly number
   for (let i = 0; i + 1 < knots.length; i++) {
     const h = knots[i + 1]!.ms - knots[i]!.ms;
     const k = smoothing[i]! ** 3;
-    const [a, b, c] = [(12 * k) / h ** 3, (6 * k) / h ** 2, (2 * k) / h];
+    const l = shorten * smoothing[i]!;
+    // Of the values, of values with speeds, of a speed with itself and with the other.
+    const a = (12 * k) / h ** 3 + (1.2 * l) / h;
+    const b = (6 * k) / h ** 2 + 0.1 * l;
+    const own = (4 * k) / h + (2 * l * h) / 15;
+    const other = (2 * k) / h - (l * h) / 30;
     const [d, v0, v1] = [x[i + 1]! - x[i]!, v[i]!, v[i + 1]!];
     const pull = a * d - b * (v0 + v1);
     gx[i]! -= pull;
     gx[i + 1]! += pull;
-    gv[i]! += c * (2 * v0 + v1) - b * d;
-    gv[i + 1]! += c * (v0 + 2 * v1) - b * d;
+    gv[i]! += own * v0 + other * v1 - b * d;
+    gv[i + 1]! += other * v0 + own * v1 - b * d;
     D[3 * i]! += a;
     D[3 * i + 1]! += b;
-    D[3 * i + 2]! += 2 * c;
+    D[3 * i + 2]! += own;
     D[3 * i + 3]! += a;
     D[3 * i + 4]! -= b;
-    D[3 * i + 5]! += 2 * c;
-    B.set([-a, b, -b, c], 4 * i);
+    D[3 * i + 5]! += own;
+    B.set([-a, b, -b, other], 4 * i);
   }
 }
 
@@ -199,15 +214,21 @@ function inverse(D: Float64Array, i: number): readonly [number, number, number] 
 }
 
 /** Goes along the step, bent at the bounds, as far as it lowers the cost. @returns the largest change of a value */
-function advance(knots: readonly Knot[], smoothing: readonly number[], way: Course, { dx, dv }: System): number {
-  const before = costOf(knots, smoothing, way);
+function advance(
+  knots: readonly Knot[],
+  smoothing: readonly number[],
+  shorten: number,
+  way: Course,
+  { dx, dv }: System,
+): number {
+  const before = costOf(knots, smoothing, way, shorten);
   const [x, v] = [way.x.slice(), way.v.slice()];
   for (let share = 1; share > 1e-4; share /= 2) {
     knots.forEach((k, i) => {
       way.x[i] = clamp(x[i]! + share * dx[i]!, k);
       way.v[i] = v[i]! + share * dv[i]!;
     });
-    if (costOf(knots, smoothing, way) <= before + 1e-12)
+    if (costOf(knots, smoothing, way, shorten) <= before + 1e-12)
       return way.x.reduce((most, now, i) => Math.max(most, Math.abs(now - x[i]!)), 0);
   }
   way.x.set(x);

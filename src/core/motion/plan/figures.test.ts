@@ -191,7 +191,7 @@ describe("letting go, keys beside, both hands", () => {
     const one = (id: string, key: number, at: string, staff: number) => note(id, key, at, "1", { staff });
     const notes = [one("r1", 67, "0", 1), one("r2", 91, "1", 1), one("l1", 48, "0", 2), one("l2", 31, "1", 2)];
     const study = studyOn(passage(notes, "both", 2), { tempo: 60 });
-    const plan = planOf(study, { r1: 1, r2: 5, l1: 1, l2: 5 } as never);
+    const plan = planOf(study, { r1: 1, r2: 5, l1: 1, l2: 1 } as never);
     expect(plan.together).toMatchObject([{ note: "r2", opposite: true, look: "right", unseen: false }]);
     expect(plan.warnings.some((w) => w.id === "leaps" && w.side === "both")).toBe(true);
   });
