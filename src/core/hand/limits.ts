@@ -27,6 +27,20 @@ export function strainOfClosing(opening: number, limits: Limits): number {
   return ramp(-opening, -limits.leastRelaxed, -limits.leastComfortable, -limits.leastPractical);
 }
 
+/** mm to which a pair opens at a strain from 0 to 100. */
+export function widestAt({ widestRelaxed, widestComfortable, widestPractical }: Limits, strain: number): number {
+  return strain <= COMFORT
+    ? widestRelaxed + ((widestComfortable - widestRelaxed) * strain) / COMFORT
+    : widestComfortable + ((widestPractical - widestComfortable) * (strain - COMFORT)) / COMFORT;
+}
+
+/** mm to which a pair closes at a strain from 0 to 100. */
+export function leastAt({ leastRelaxed, leastComfortable, leastPractical }: Limits, strain: number): number {
+  return strain <= COMFORT
+    ? leastRelaxed + ((leastComfortable - leastRelaxed) * strain) / COMFORT
+    : leastComfortable + ((leastPractical - leastComfortable) * (strain - COMFORT)) / COMFORT;
+}
+
 function ramp(at: number, relaxed: number, comfortable: number, widest: number): number {
   if (at <= relaxed) return 0;
   if (at <= comfortable) return (COMFORT * (at - relaxed)) / (comfortable - relaxed);

@@ -9,6 +9,8 @@ export const PLAN = {
   comfort: 4,
   /** How much a long way costs beside a bent one. A choice: with it the way is at most a tenth longer than the shortest in comfort. */
   shorten: 1,
+  /** Strain up to which a finger reaches its key at ease from where the hand lies: half way from relaxed to comfortable. A choice. */
+  easeStrain: 25,
   /** mm the middle finger's key may lie beside its place in the hand, to either side, in comfort. Starting value. */
   middleEase: 8,
   /** mm from the front of a white key at which each finger usually touches it, thumb first. Starting values. */

@@ -1,5 +1,4 @@
-import { type Limits } from "../hand/limits";
-import { COMFORT } from "../physics";
+import { leastAt, widestAt, type Limits } from "../hand/limits";
 
 /**
  * Places along the keys for several tips at once, exactly. Each tip has an interval, each pair of tips an
@@ -16,20 +15,6 @@ export interface PairBound {
   readonly low: number;
   readonly high: number;
   readonly limits: Limits;
-}
-
-/** mm to which a pair opens at a strain from 0 to 100. */
-function widestAt({ widestRelaxed, widestComfortable, widestPractical }: Limits, strain: number): number {
-  return strain <= COMFORT
-    ? widestRelaxed + ((widestComfortable - widestRelaxed) * strain) / COMFORT
-    : widestComfortable + ((widestPractical - widestComfortable) * (strain - COMFORT)) / COMFORT;
-}
-
-/** mm to which a pair closes at a strain from 0 to 100. */
-function leastAt({ leastRelaxed, leastComfortable, leastPractical }: Limits, strain: number): number {
-  return strain <= COMFORT
-    ? leastRelaxed + ((leastComfortable - leastRelaxed) * strain) / COMFORT
-    : leastComfortable + ((leastPractical - leastComfortable) * (strain - COMFORT)) / COMFORT;
 }
 
 /** Tightest bounds: bounds[i * n + j] is the most that node j may lie beyond node i. */

@@ -24,7 +24,7 @@ export function dragsOf({ hand, manner }: Task, frames: readonly PlanFrame[]): r
     const wanted = struck.reduce((sum, p) => sum + p.x - hand.restOffsets[p.finger - 1]!, 0) / struck.length;
     const fingers = struck.map((p) => p.finger);
     const keys = struck.map((p) => p.x);
-    const within = reachingAll(hand, { shape, tilt }, fingers, keys, { ease: wanted, as: "Relaxed" });
+    const within = reachingAll(hand, { shape, tilt }, fingers, keys, { ease: wanted, strain: 0 });
     const middle = mirrored(hand, x);
     const mm = Math.max(0, within.least - middle, middle - within.most);
     if (mm < PLAN.dragFrom) return [];

@@ -12,6 +12,8 @@ export interface KnotTime {
   /** Place of its onset, from 0. */
   readonly of: number;
   readonly leaves: boolean;
+  /** Whether it leaves for a place far off, or for none: there it rests until it goes. Else it drifts on as far as its fingers let it. */
+  readonly rests: boolean;
 }
 
 /** A stretch as far as bounds leave it; the bound nearest to it where they leave nothing. */
@@ -49,16 +51,20 @@ export interface Clock {
   smoothed(wanted: (at: Place, knot: number, onset: number) => Wanted, manner?: SmoothingManner): Course;
 }
 
-/** A knot at every onset, and one where the hand leaves a place for a far one, or at the end. */
+/** A knot at every onset, and one where the hand leaves a place for a far one, or one that binds it, or at the end. */
 export function timesOf(task: Task, frames: readonly Frame[]): readonly KnotTime[] {
   const times: KnotTime[] = [];
   frames.forEach((frame, i) => {
     const ms = Math.max(frame.onset.ms, (times.at(-1)?.ms ?? -Infinity) + 1);
-    times.push({ ms, of: i, leaves: false });
+    times.push({ ms, of: i, leaves: false, rests: false });
     const next = frames[i + 1] ?? null;
     const leave = leavingMs(task, frame, next);
     const isFar = next === null || travelBetween(task.hand, frame, next) > PLAN.leapFrom;
-    if (leave - ms > PLAN.leaveLeast && isFar) times.push({ ms: leave, of: i, leaves: true });
+    // One finger that is down lets the hand go on ahead of it; several do not, where there is a way to go after them.
+    const isBound =
+      frame.struck.length + frame.held.length > 1 && next !== null && next.onset.ms - leave > PLAN.leaveLeast;
+    if (leave - ms > PLAN.leaveLeast && (isFar || isBound))
+      times.push({ ms: leave, of: i, leaves: true, rests: isFar });
   });
   return times;
 }
@@ -68,24 +74,22 @@ export function clockOver(times: readonly KnotTime[], places: readonly Place[]):
   const onsets = times.flatMap(({ leaves }, k) => (leaves ? [] : [k]));
   const smoothing = (isBound: boolean): readonly number[] =>
     times.slice(1).map(({ ms }, k) => {
-      const { ms: from, leaves } = times[k]!;
-      const share = leaves && isBound ? PLAN.carriedShare : PLAN.smoothShare;
+      const { ms: from, rests } = times[k]!;
+      const share = rests && isBound ? PLAN.carriedShare : PLAN.smoothShare;
       return Math.min(PLAN.smoothMs, share * (ms - from));
     });
   return {
     times,
     onsets,
     smoothed(wanted, { lifted = 0, isBound = true, shorten = 0 } = {}) {
-      const knots = times.map(({ ms, of, leaves }, k): Knot => {
+      const knots = times.map(({ ms, of, leaves, rests }, k): Knot => {
         const place = places[of]!;
         const { ease, within, least, most }: Wanted =
           place.standing.length > 0 ? wanted(place, k, of) : { ease: place.ease, ...FREE };
         // The harder a placement is, the less there is to leave of it.
         const firm = 1 + place.strain / PLAN.firmStrain;
-        const weight =
-          place.standing.length === 0
-            ? 0
-            : firm * (!leaves ? 1 : isBound || k === times.length - 1 ? PLAN.restingWeight : 0);
+        const share = !leaves ? 1 : rests && (isBound || k === times.length - 1) ? PLAN.restingWeight : 0;
+        const weight = place.standing.length === 0 ? 0 : firm * share;
         if (!within) return { ms, ease: leaves ? ease + lifted : ease, weight, least, most };
         return {
           ms,

@@ -2,9 +2,9 @@ import type { Finger } from "../../hand/finger";
 import type { Hand } from "../../hand/hand";
 import type { Frame, Press } from "../../fingering/frames/frame";
 import type { Task } from "../../fingering/study/task";
-import { HAND, PLACEMENT, PLAN } from "../../physics";
+import { COMFORT, HAND, PLACEMENT, PLAN } from "../../physics";
 import { scaleOf } from "../../hand/hand";
-import type { Limits } from "../../hand/limits";
+import { leastAt, widestAt } from "../../hand/limits";
 import { evaluate, pivotOf, unevenness } from "../../placement/evaluate";
 import { total } from "../../placement/causes";
 import type { Held, Hold } from "../../placement/placement";
@@ -26,7 +26,7 @@ export interface Place {
   readonly tips: Held["tips"];
   /** mm, mirrored, by tip. */
   readonly x: readonly number[];
-  /** mm, where the middle of the hand lies over its notes, each finger as at rest; and the stretch in which all reach in comfort. */
+  /** mm, where the middle of the hand lies over its notes, each finger as at rest; and the stretch in which all reach at ease. */
   readonly ease: number;
   readonly within: PlaceBounds;
   readonly ulnarDeviation: number;
@@ -65,7 +65,7 @@ function placeOf(task: Task, frame: Frame, texture: Texture, solved: KnownPlacem
       held,
       standing.map(({ finger }) => finger),
       x,
-      { ease, as: "Comfortable" },
+      { ease, strain: PLAN.easeStrain },
     ),
     ulnarDeviation: held.wrist.ulnarDeviation,
     strain: held.strain,
@@ -137,32 +137,36 @@ export const FREE: PlaceBounds = { least: -Infinity, most: Infinity };
  */
 export function sideways(hand: Hand, { standing, way, x, ease }: Place): PlaceBounds {
   const fingers = standing.map(({ finger }) => finger);
-  const bounds = middleWithin(hand, way, fingers, x, ["leastPractical", "widestPractical"], PLAN.middleSideways);
+  const bounds = middleWithin(hand, way, fingers, x, 2 * COMFORT, PLAN.middleSideways);
   return bounds.least <= bounds.most ? bounds : { least: ease, most: ease };
 }
 
 /**
- * Where the middle of the hand may lie so that every finger that is down reaches its key in comfort, or relaxed: the hand has
- * no need to move before a key lies outside this. The point of ease where no such place is.
+ * Where the middle of the hand may lie so that no finger that is down strains more than this to reach its key: the hand has
+ * no need to move before a key lies outside. The same up to the comfortable limit where no such place is, and the point of
+ * ease where none is there either.
  */
 export function reachingAll(
   hand: Hand,
   way: Way,
   fingers: readonly Finger[],
   x: readonly number[],
-  { ease, as }: { readonly ease: number; readonly as: "Comfortable" | "Relaxed" },
+  { ease, strain }: { readonly ease: number; readonly strain: number },
 ): PlaceBounds {
-  const bounds = middleWithin(hand, way, fingers, x, [`least${as}`, `widest${as}`], PLAN.middleEase);
-  return bounds.least <= bounds.most ? bounds : { least: ease, most: ease };
+  for (const upTo of [strain, COMFORT]) {
+    const bounds = middleWithin(hand, way, fingers, x, upTo, PLAN.middleEase);
+    if (bounds.least <= bounds.most) return bounds;
+  }
+  return { least: ease, most: ease };
 }
 
-/** Bounds of the middle by the limits of every finger that is down with the middle finger, whose own are given in mm. */
+/** Bounds of the middle by how far every finger that is down opens and closes at a strain with the middle finger, whose own are given in mm. */
 function middleWithin(
   hand: Hand,
   way: Way,
   fingers: readonly Finger[],
   x: readonly number[],
-  [closest, widest]: readonly [keyof Limits, keyof Limits],
+  strain: number,
   own: number,
 ): PlaceBounds {
   let [least, most] = [-Infinity, Infinity];
@@ -174,8 +178,9 @@ function middleWithin(
       return;
     }
     const limits = limitsIn(hand, finger, 3, way);
-    least = Math.max(least, finger < 3 ? at + limits[closest] : at - limits[widest]);
-    most = Math.min(most, finger < 3 ? at + limits[widest] : at - limits[closest]);
+    const [closest, widest] = [leastAt(limits, strain), widestAt(limits, strain)];
+    least = Math.max(least, finger < 3 ? at + closest : at - widest);
+    most = Math.min(most, finger < 3 ? at + widest : at - closest);
   });
   return { least, most };
 }
