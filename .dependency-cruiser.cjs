@@ -29,6 +29,7 @@ const CORE = [
   "motion",
   "merits",
   "verdict",
+  "trials",
 ];
 const SCREENS = [
   "ui",

@@ -12,6 +12,14 @@ export interface Speaking {
   tell(line: string): void;
 }
 
+/** A command as it is called. */
+export interface Called {
+  readonly name: string;
+  readonly summary: string;
+  /** @returns 0 when all is done, 1 when something could not be, or the words make no sense */
+  run(args: readonly string[], speaking: Speaking): number;
+}
+
 /** What a command finds of one file. */
 export interface WordsFound {
   /** As a line of JSON. */
@@ -22,12 +30,19 @@ export interface WordsFound {
   readonly fingering: Fingering | null;
 }
 
+/** A command that answers for each file by itself. */
 export interface Command {
   readonly name: string;
   /** What it is for, in one sentence. */
   readonly summary: string;
   readonly usage: string;
   find(opened: Opened, wishes: Wishes): WordsFound;
+}
+
+/** A command that is run on each of its files. */
+export function eachFile(command: Command): Called {
+  const { name, summary } = command;
+  return { name, summary, run: (args, speaking) => run(command, args, speaking) };
 }
 
 /**
@@ -100,7 +115,8 @@ function writeOut({ study, score, part }: Opened, fingering: Fingering | null, t
   }
 }
 
-function helpOn({ name, summary, usage }: Command): string {
+/** What there is to say of a command and of the words that all take. */
+export function helpOn({ name, summary, usage }: Pick<Command, "name" | "summary" | "usage">): string {
   return `velvet ${name}: ${summary}\n\nvelvet ${name} ${usage}\n\n${WORDS}`;
 }
 

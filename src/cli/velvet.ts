@@ -1,10 +1,11 @@
-import { run, type Command } from "./command";
+import { eachFile, type Called } from "./command";
 import { EXPLAIN } from "./explain";
 import { FINGER } from "./finger";
 import { PLAN } from "./plan";
+import { TRIAL } from "./trial";
 
 /** `npm run -s velvet -- COMMAND ...`: the core without browser or database. */
-const COMMANDS: readonly Command[] = [FINGER, EXPLAIN, PLAN];
+const COMMANDS: readonly Called[] = [...[FINGER, EXPLAIN, PLAN].map(eachFile), TRIAL];
 
 const [name = "", ...args] = process.argv.slice(2);
 const command = COMMANDS.find((one) => one.name === name);
@@ -13,7 +14,7 @@ const tell = (line: string): void => void process.stderr.write(`${line}\n`);
 
 const OVERVIEW = `velvet COMMAND FILE... --hand right|left|both\n\n${COMMANDS.map((one) => `  ${one.name.padEnd(8)} ${one.summary}`).join("\n")}\n\nvelvet COMMAND --help tells all words of a command.`;
 
-if (command) process.exitCode = run(command, args, { print, tell });
+if (command) process.exitCode = command.run(args, { print, tell });
 else if (name === "--help" || name === "-h" || name === "help") print(OVERVIEW);
 else {
   tell(name === "" ? OVERVIEW : `There is no command ${name}.\n\n${OVERVIEW}`);

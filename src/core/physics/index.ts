@@ -13,4 +13,5 @@ export * from "./plan";
 export * from "./playing";
 export * from "./reach";
 export * from "./told";
+export * from "./trials";
 export * from "./warnings";

@@ -1,0 +1,97 @@
+/** How a take is read: what a reading of it costs, in faults, so that the one with the fewest is found. All choices. */
+export const READING = {
+  /** A key struck that nothing asks for; a little more than a note missed, so that a key is read as a note where it can be. */
+  extra: 1.15,
+  /** A note that comes when the next onset has begun already. */
+  late: 1,
+  /** A note that is not played though the music goes past it. */
+  missed: 1,
+  /** A key struck in place of another: of itself, and for each semitone between them; farther off it is one missed and one extra. */
+  wrong: 1.1,
+  wrongPerSemitone: 0.1,
+  wrongMost: 9,
+  /** Going on at another place: at once, and after the hands have paused. */
+  jump: 3,
+  jumpAfterPause: 2,
+  pauseMs: 600,
+  /** For a time between onsets that is longer or shorter than the tempo has it, by the natural logarithm of their ratio beyond what is free. */
+  time: 0.5,
+  timeMost: 0.6,
+  /** What is free while the player's tempo is not known yet, and when it is. */
+  timeFree: 0.9,
+  timeFreeKnown: 0.3,
+  /** For each 100 ms by which a note of a chord comes after its first. */
+  spread: 0.2,
+  spreadMost: 0.4,
+  /** Onsets to either side that the player's tempo at a place is the middle one of. */
+  tempoAbout: 8,
+} as const;
+
+/** What the faults of a take are called. Semitones and ms are as teachers count them, choices all. */
+export const FAULT = {
+  /** A neighbour caught: so many semitones beside an expected or held key, within so many ms of it. */
+  neighbourSemitones: 2,
+  neighbourMs: 60,
+  /** The same key again within so many ms is struck twice. */
+  twiceMs: 250,
+} as const;
+
+/** How the simulated piano plays. All choices: it stands in for a player, it measures none. */
+export const SIMULATED = {
+  /** ms by which an onset strays, and each note of a chord; one standard deviation. */
+  stray: 7,
+  strayInChord: 5,
+  /** Share by which the tempo drifts, and the onsets over which it comes back. */
+  drift: 0.015,
+  driftOnsets: 24,
+  /** ms by which a join comes late for each point of its strain. */
+  latePerStrain: 0.25,
+  /** Faults in 100 onsets at ease, and for each point of strain beyond 20, squared and in hundreds. */
+  faultsAtEase: 0.4,
+  faultsPerStrain: 25,
+  /** Times as many at the end of the passage as at its beginning. */
+  fatigue: 1.6,
+  /** Points of mean strain about which the hand hardens, how sharply, and how many times as many faults it then makes. */
+  hardensAt: 22,
+  hardensOver: 3,
+  hardened: 3,
+  /** Shares of the kinds of fault. */
+  kinds: { neighbour: 0.35, wrong: 0.25, missed: 0.25, twice: 0.15 },
+  /** Velocity in the middle, and what loudness, a weak finger and the tune make of it. */
+  velocity: 64,
+  perLoad: 60,
+  weakFinger: 9,
+  tune: 8,
+  velocityStray: 4,
+  /** ms that a bound note sounds on into the next. */
+  overlap: 20,
+  overlapStray: 12,
+} as const;
+
+/** How a take is heard. All choices. */
+export const HEARD = {
+  /** Onsets to either side that the tempo about an onset is read from, and the fewest. */
+  about: 6,
+  leastAbout: 3,
+  /** The music stands still where an onset takes so many times as long as asked, and so many ms more. */
+  pauseTimes: 1.6,
+  pauseMs: 250,
+  /** Fewest onsets of a group for its evenness. */
+  leastInGroup: 3,
+  /** ms beyond its length from which a finger is held too long, and the fewest notes for a figure of fingers. */
+  heldLong: 120,
+  leastOfFinger: 3,
+} as const;
+
+/** What a clean take is, unless the player says otherwise: no more than so many faults, in notes and in ms. Choices. */
+export const CLEAN = {
+  /** Missed, wrong, added, struck twice and neighbours caught, together. */
+  faults: 0,
+  /** ms: evenness within groups, and the latest join. */
+  evenness: 25,
+  latest: 60,
+  /** Share of the tempo meant that must be reached. */
+  tempo: 0.95,
+  /** Runs: to begin again is not clean. */
+  runs: 1,
+} as const;

@@ -1,0 +1,155 @@
+import { READING } from "../../physics";
+import type { OnsetExpected } from "../expected";
+import type { KeyStruck } from "../take";
+
+/**
+ * Where a reading of a take stands: at an onset, with some of its notes struck, and perhaps some of the onset before still
+ * owed. Sets of notes are bits by place in the onset.
+ */
+export interface Standing {
+  /** Place of the onset; -1 before the first. */
+  readonly onset: number;
+  readonly struck: number;
+  /** Notes of the onset before that have not come; they are missed when the next onset begins. */
+  readonly owed: number;
+  /** Whether a run begins at this onset: then none of its notes is missed. */
+  readonly begins: boolean;
+  /** Place of the first right key of the onset, of its first where none is right; -1 before the first. */
+  readonly since: number;
+  /** Whether that key is right. */
+  readonly isRight: boolean;
+}
+
+/** What a key is read as. */
+export interface Meant {
+  /** Place of its onset, and of its note in that; -1 for a key that nothing asks for. */
+  readonly onset: number;
+  readonly note: number;
+  /** Whether the reading goes on at another place with it. */
+  readonly jumps: boolean;
+}
+
+/** The music, the keys and the tempo that readings are priced by. */
+export interface Reader {
+  readonly onsets: readonly OnsetExpected[];
+  readonly keys: readonly KeyStruck[];
+  /** ms that a quarter note lasts about each key. */
+  readonly quarterMs: readonly number[];
+  /** Natural logarithm of how many times as long or as short a time may be for nothing. */
+  readonly timeFree: number;
+}
+
+/** Takes a way to read a key: where the reading stands then, what the key is read as, what it costs. */
+export type Taking = (to: Standing, meant: Meant, cost: number) => void;
+
+export const BEFORE: Standing = { onset: -1, struck: 0, owed: 0, begins: true, since: -1, isRight: false };
+const NOTHING: Meant = { onset: -1, note: -1, jumps: false };
+
+/** What a way may cost to be wanted: to where all notes of an onset are struck, and to where some are not. */
+export interface Room {
+  readonly closed: number;
+  readonly open: number;
+}
+
+/**
+ * Every way to read the next key but to jump with it.
+ * @param j place of the key
+ */
+export function eachMove(reader: Reader, from: Standing, j: number, most: Room, take: Taking): void {
+  if (READING.extra <= (isOpen(reader.onsets, from) ? most.open : most.closed)) take(from, NOTHING, READING.extra);
+  if (from.onset >= 0) within(reader, from, j, take);
+  if (from.owed !== 0) late(reader, from, j, take);
+  onward(reader, from, j, most, take);
+}
+
+/** To begin anew with a key at a note that asks for it. */
+export function jump(onset: number, note: number, j: number, cost: number, take: Taking): void {
+  const to = { onset, struck: 1 << note, owed: 0, begins: true, since: j, isRight: true };
+  take(to, { onset, note, jumps: true }, cost);
+}
+
+/** What it costs to begin anew with a key. */
+export function jumpCost({ keys }: Reader, j: number): number {
+  const isPaused = j > 0 && keys[j]!.downMs - keys[j - 1]!.downMs >= READING.pauseMs;
+  return isPaused ? READING.jumpAfterPause : READING.jump;
+}
+
+/** Whether it may yet be made cheaper by notes of onsets that have begun. */
+export function isOpen(onsets: readonly OnsetExpected[], standing: Standing): boolean {
+  return standing.owed !== 0 || unstruck(onsets, standing) !== 0;
+}
+
+/** Notes of its onset that have not been struck. */
+function unstruck(onsets: readonly OnsetExpected[], { onset, struck }: Standing): number {
+  if (onset < 0) return 0;
+  return ~struck & ((1 << onsets[onset]!.notes.length) - 1);
+}
+
+/** Another note of the onset that the reading is at. */
+function within({ onsets, keys }: Reader, from: Standing, j: number, take: Taking): void {
+  const { notes } = onsets[from.onset]!;
+  if (notes.length === 1) return;
+  const after = keys[j]!.downMs - keys[from.since]!.downMs;
+  const spread = Math.min(READING.spreadMost, (READING.spread * after) / 100);
+  for (let note = 0; note < notes.length; note++) {
+    const wrong = wrongCost(keys[j]!.key - notes[note]!.key);
+    if ((from.struck >> note) & 1 || wrong === Infinity) continue;
+    const first = wrong === 0 && !from.isRight ? { since: j, isRight: true } : {};
+    const to = { ...from, ...first, struck: from.struck | (1 << note) };
+    take(to, { onset: from.onset, note, jumps: false }, spread + wrong);
+  }
+}
+
+/** A note of the onset before, which the other hand may have overtaken. */
+function late({ onsets, keys }: Reader, from: Standing, j: number, take: Taking): void {
+  onsets[from.onset - 1]!.notes.forEach(({ key }, note) => {
+    if (!((from.owed >> note) & 1) || key !== keys[j]!.key) return;
+    const to = { ...from, owed: from.owed & ~(1 << note) };
+    take(to, { onset: from.onset - 1, note, jumps: false }, READING.late);
+  });
+}
+
+/** The next onset, or one after it, as far on as missing what lies between costs less than to jump there. */
+function onward(reader: Reader, from: Standing, j: number, most: Room, take: Taking): void {
+  const { onsets, keys } = reader;
+  const open = from.begins ? 0 : unstruck(onsets, from);
+  const furthest = Math.min(most.open, READING.jump);
+  let missed = READING.missed * bitsIn(from.owed);
+  for (let onset = from.onset + 1; onset < onsets.length && missed <= furthest; onset++) {
+    const { notes } = onsets[onset]!;
+    const room = notes.length === 1 && open === 0 ? most.closed : most.open;
+    let time = -1;
+    for (let note = 0; note < notes.length; note++) {
+      const wrong = wrongCost(keys[j]!.key - notes[note]!.key);
+      if (missed + wrong > room) continue;
+      if (time < 0) time = timeCost(reader, from, onset, j);
+      const owed = onset === from.onset + 1 ? open : 0;
+      const to = { onset, struck: 1 << note, owed, begins: false, since: j, isRight: wrong === 0 };
+      take(to, { onset, note, jumps: false }, missed + wrong + time);
+    }
+    // Going past it, what is still open at the onset the reading stood at is missed, and then all of this one.
+    if (onset === from.onset + 1) missed += READING.missed * bitsIn(open);
+    missed += READING.missed * notes.length;
+  }
+}
+
+function wrongCost(semitones: number): number {
+  const off = Math.abs(semitones);
+  if (off === 0) return 0;
+  return off > READING.wrongMost ? Infinity : READING.wrong + READING.wrongPerSemitone * off;
+}
+
+/** What the time since the onset before costs, against the player's tempo there. */
+function timeCost({ onsets, keys, quarterMs, timeFree }: Reader, from: Standing, onset: number, j: number): number {
+  if (from.onset < 0) return 0;
+  const quarters = onsets[onset]!.at - onsets[from.onset]!.at;
+  const played = Math.max(1, keys[j]!.downMs - keys[from.since]!.downMs);
+  const off = Math.abs(Math.log(played / Math.max(1, quarters * quarterMs[j]!)));
+  return Math.min(READING.timeMost, READING.time * Math.max(0, off - timeFree));
+}
+
+function bitsIn(set: number): number {
+  let [count, left] = [0, set];
+  for (; left !== 0; left &= left - 1) count++;
+  return count;
+}

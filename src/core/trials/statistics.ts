@@ -1,0 +1,71 @@
+/** Sums over samples. Every function says what it gives for none. */
+
+/** The mean; 0 of none. */
+export function meanOf(values: readonly number[]): number {
+  return values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length;
+}
+
+/** The middle one, or the mean of the middle two; 0 of none. */
+export function medianOf(values: readonly number[]): number {
+  if (values.length === 0) return 0;
+  const sorted = [...values].sort((a, b) => a - b);
+  const half = sorted.length >> 1;
+  return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
+}
+
+/** The standard deviation of a sample; 0 of fewer than two. */
+export function spreadOf(values: readonly number[]): number {
+  if (values.length < 2) return 0;
+  const mean = meanOf(values);
+  return Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1));
+}
+
+/** A straight line y = from + slope x. */
+export interface Line2 {
+  readonly from: number;
+  readonly slope: number;
+}
+
+/** The line of least squares; level where all x are the same, and at 0 of none. @param weight of each point, 0 or more */
+export function lineThrough(points: readonly (readonly [x: number, y: number, weight?: number])[]): Line2 {
+  let [w, wx, wy, wxx, wxy] = [0, 0, 0, 0, 0];
+  for (const [x, y, weight = 1] of points) {
+    w += weight;
+    wx += weight * x;
+    wy += weight * y;
+    wxx += weight * x * x;
+    wxy += weight * x * y;
+  }
+  if (w === 0) return { from: 0, slope: 0 };
+  const spread = wxx - (wx * wx) / w;
+  const slope = spread <= 1e-12 ? 0 : (wxy - (wx * wy) / w) / spread;
+  return { from: (wy - slope * wx) / w, slope };
+}
+
+/** Ranks from 1, equal values sharing the mean of theirs. */
+function ranksOf(values: readonly number[]): readonly number[] {
+  const order = values.map((_, i) => i).sort((a, b) => values[a]! - values[b]!);
+  const ranks = new Array<number>(values.length);
+  for (let i = 0; i < order.length;) {
+    let end = i + 1;
+    while (end < order.length && values[order[end]!] === values[order[i]!]) end++;
+    for (let k = i; k < end; k++) ranks[order[k]!] = (i + end + 1) / 2;
+    i = end;
+  }
+  return ranks;
+}
+
+/** Spearman's rank correlation, -1 to 1; null for fewer than three, or where one side is all the same. @throws RangeError for lists of two lengths */
+export function rankCorrelation(a: readonly number[], b: readonly number[]): number | null {
+  if (a.length !== b.length) throw new RangeError("Two lists of one length are correlated.");
+  if (a.length < 3) return null;
+  const [x, y] = [ranksOf(a), ranksOf(b)];
+  const [mx, my] = [meanOf(x), meanOf(y)];
+  let [xy, xx, yy] = [0, 0, 0];
+  x.forEach((rank, i) => {
+    xy += (rank - mx) * (y[i]! - my);
+    xx += (rank - mx) ** 2;
+    yy += (y[i]! - my) ** 2;
+  });
+  return xx === 0 || yy === 0 ? null : xy / Math.sqrt(xx * yy);
+}
