@@ -37,7 +37,9 @@ import type {
   RestData,
   Walked,
   WholeKept,
+  TakeData,
   VerdictData,
+  WholeTake,
 } from "./types";
 import { markPlan, PlanMarksAsked } from "./passages/plan-marks";
 import {
@@ -51,6 +53,7 @@ import {
   WishesAsked,
 } from "./options/wishes";
 import { walkBack, WalkAsked } from "./options/walk";
+import { addTake, TakeAsked, takesData, TakeWanted, wholeTake } from "./trials/takes";
 import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts/verdicts";
 
 /** Thin doors for the pages: each checks what it is given and hands it on. */
@@ -80,6 +83,18 @@ export async function decide(asked: unknown): Promise<Answer<readonly VerdictDat
 
 export async function practise(asked: unknown): Promise<Answer<readonly Day[]>> {
   return answering(PracticeAsked, asked, ({ db, zone }, given) => markPractice(db, given, today(zone)));
+}
+
+export async function keepTake(asked: unknown): Promise<Answer<readonly TakeData[]>> {
+  return answering(TakeAsked, asked, ({ db }, given) => addTake(db, given));
+}
+
+export async function takesOfPassage(asked: unknown): Promise<Answer<readonly TakeData[]>> {
+  return answering(TakeWanted, asked, async ({ db }, { id }) => ({ ok: true, value: await takesData(db, id) }));
+}
+
+export async function takeAgain(asked: unknown): Promise<Answer<WholeTake>> {
+  return answering(TakeWanted, asked, ({ db }, given) => wholeTake(db, given));
 }
 
 export async function setTempo(asked: unknown): Promise<Answer<readonly OptionData[]>> {

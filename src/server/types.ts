@@ -12,6 +12,7 @@ import type { Finger, Side } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import type { Allowances } from "@/core/reach/allowances";
+import type { Take, TakeSource } from "@/core/trials/take";
 import type { BelongingKind } from "./belongings/kinds";
 
 /** What pages are given: plain data, no rows and no connection. */
@@ -42,6 +43,33 @@ export interface VerdictData extends VerdictEvent {
   readonly author: string;
   /** ISO date and time. */
   readonly at: string;
+}
+
+/** A take as it is listed: what it came to, without its keys. */
+export interface TakeData {
+  readonly id: string;
+  readonly fingeringId: string;
+  readonly version: number;
+  readonly source: TakeSource;
+  /** Quarter notes a minute that were meant, and that were reached; null where that cannot be told. */
+  readonly tempo: number;
+  readonly tempoReached: number | null;
+  readonly clean: boolean;
+  readonly faults: number;
+  /** What to look at first, in one sentence. */
+  readonly first: string;
+  /** Amounts by the ids of figures. */
+  readonly amounts: Readonly<Record<string, number>>;
+  /** How many faults at each note that has any. */
+  readonly astray: Readonly<Record<string, number>>;
+  /** ISO date and time. */
+  readonly at: string;
+}
+
+/** A take as it came, and the digits it was played on. */
+export interface WholeTake {
+  readonly take: Take;
+  readonly digits: Fingering;
 }
 
 export interface PassageData {

@@ -24,6 +24,10 @@ import { withTune } from "@/core/motion/marks/plan-marks";
 import type { Tune } from "@/core/passage/passage";
 import { chosenFigure } from "@/core/figures/chosen";
 import { keepingPrices, type KeepingPrice } from "@/core/figures/keeping-price";
+import { heardOf } from "@/core/trials/heard";
+import { reportOf, type TakeReport } from "@/core/trials/report";
+import { playSimulated } from "@/core/trials/simulated/simulated-piano";
+import type { Take } from "@/core/trials/take";
 import { openedOn, type Opened } from "./opened";
 import { questions, type Searched } from "./questions";
 
@@ -81,6 +85,10 @@ export interface FingeringService {
   remedies(note: NoteId, allows: Allowances): Promise<readonly RemedyTried[]>;
   /** What the best remedies make of the notes that a fingering leaves to no finger; a newer question stops it. */
   suggested(digits: Fingering, allows: Allowances): Promise<Searched<Suggested>>;
+  /** A take of the study, played with these digits, told. */
+  heard(digits: Fingering, take: Take): Promise<TakeReport>;
+  /** What the simulated piano plays of the study with a fingering at a tempo; the same seed plays the same. */
+  simulated(digits: Fingering, tempo: number, seed: number): Promise<Take>;
   /** Nothing of a kind is wanted any more. */
   stop(kind: Stoppable): void;
 }
@@ -169,6 +177,8 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     share: (wishes, onProgress) => latest("sharing", sharing(asWritten(atHand().study), wishes), onProgress),
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
     suggested: (digits, allows) => latest("suggested", suggesting(atHand().study, digits, allows)),
+    heard: (digits, take) => Promise.resolve(reportOf(heardOf(playedAt(atHand().study, take.tempo), digits, take))),
+    simulated: (digits, tempo, seed) => Promise.resolve(playSimulated(atHand().study, digits, { tempo, seed }).take),
     stop: drop,
   };
 }

@@ -22,6 +22,7 @@ import type { BenchInHand } from "./use-bench";
 import { useLowering } from "../passage-in-hand/use-lowering";
 import { useCardMerits } from "../passage-in-hand/use-card-merits";
 import { capital } from "../passage-in-hand/words";
+import { TrialsAside } from "../trials/trials-aside";
 import { WorkingOut } from "../passage-in-hand/working-out";
 
 /** What stands beside the score: the options and why they strain, or the hand plan. */
@@ -40,11 +41,14 @@ export function BenchAside({ bench }: { bench: BenchInHand }) {
       <Tabs.Content value="plan">
         <PlanAside bench={bench} />
       </Tabs.Content>
+      <Tabs.Content value="trials">
+        <TrialsAside trials={bench.trials} options={bench.held.options} option={bench.inForce} />
+      </Tabs.Content>
     </Tabs.Root>
   );
 }
 
-const ASIDE_NAMES: Readonly<Record<Aside, string>> = { fingers: "Fingers", plan: "Hand plan" };
+const ASIDE_NAMES: Readonly<Record<Aside, string>> = { fingers: "Fingers", plan: "Hand plan", trials: "Trials" };
 
 /** The hand plan of the option in view: which option, which lanes, and everything in words. */
 function PlanAside({ bench }: { bench: BenchInHand }) {

@@ -110,6 +110,7 @@ function Desk({ bench }: { bench: BenchInHand }) {
           oneLine={settings.layout === "line"}
           {...bench.drawn}
           {...(planShown.drawn ? { plan: planShown.drawn, lanes: lanesOf(bench), figures: [] } : {})}
+          {...(bench.trials.drawn ? { ...bench.trials.drawn, lanes: lanesOf(bench), figures: [] } : {})}
           stretch={stretch.set}
           selected={selected}
           onSelect={bench.chooseNote}
@@ -197,7 +198,7 @@ function Hands({ bench: { view, shown, player, planShown, note }, showing, place
       times={player.times}
       clock={clock}
       plan={player.playing ? plan : null}
-      low={planShown.aside === "plan"}
+      low={planShown.aside !== "fingers"}
       tried={player.playing ? null : planShown.triedAt(note)}
     />
   );

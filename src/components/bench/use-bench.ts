@@ -6,6 +6,7 @@ import type { PassageData } from "@/server/types";
 import { usePlanShown } from "../plan/use-plan-shown";
 import { usePlayer } from "../playing/use-player";
 import type { Chosen } from "../score/drawn";
+import { useTrialInHand } from "../trials/use-trial-in-hand";
 import { useBenchKeys } from "./gestures/use-bench-keys";
 import { usePassageGestures } from "./gestures/use-passage-gestures";
 import { useStretch } from "./gestures/use-stretch";
@@ -37,6 +38,14 @@ export function useBench(given: PassageData) {
     settings,
     setSettings,
     onOptions: held.setOptions,
+  });
+  const trials = useTrialInHand({
+    passageId: data.id,
+    study: view.study,
+    tempo: tempo.tempo,
+    click: settings.click,
+    option: passage.inForce,
+    isShown: planShown.aside === "trials",
   });
   const { does, isTied } = usePassageGestures(passage, stretch, player, sideOf);
   const [touched, setTouched] = useState<Chosen["touchedAt"]>(null);
@@ -73,10 +82,14 @@ export function useBench(given: PassageData) {
       setTouched(null);
     },
     zoom: (by) => setSettings({ ...settings, zoom: zoomed(settings.zoom, by) }),
+    tryIt() {
+      planShown.setAside("trials");
+      trials.trial.toggle();
+    },
     showKeys: () => showKeys(true),
   });
   const looks = { settings, setSettings, drawn, sideOf, keysShown, showKeys };
-  return { ...passage, ...looks, stretch, player, planShown, does, isTied, chooseNote, touched, setTouched };
+  return { ...passage, ...looks, stretch, player, planShown, trials, does, isTied, chooseNote, touched, setTouched };
 }
 
 export type BenchInHand = ReturnType<typeof useBench>;

@@ -79,7 +79,7 @@ export function EnterView({ playerId, begun, passageId }: Props) {
           lowest={pitch(cursor.voice < 2 ? 48 : 28)}
           highest={pitch(cursor.voice < 2 ? 96 : 76)}
           down={does.chording ? keysBefore(entry, cursor) : []}
-          onMove={({ key }) => does.strike([key])}
+          onPress={(key) => does.strike([key])}
         />
       </div>
       <details className="mt-4 text-sm">

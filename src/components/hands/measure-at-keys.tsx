@@ -140,7 +140,7 @@ function Asking({ side, at, question, on, piano, onTake, onGo }: AskingProps) {
         lowest={pitch(48)}
         highest={pitch(84)}
         down={piano.down}
-        onMove={piano.simulated.move}
+        onPress={piano.screen.press}
       />
       <div className="mt-3 flex flex-wrap gap-3">
         <Button

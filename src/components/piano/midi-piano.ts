@@ -1,6 +1,8 @@
 import { isOnKeyboard } from "@/core/keyboard/pitch";
 import type { PianoInput } from "./piano-input";
 
+const SUSTAIN = 64;
+
 /**
  * The MIDI pianos that are connected. Asks the browser, which may ask the player.
  * @throws Error with a sentence when the browser has no MIDI or the player says no
@@ -14,15 +16,18 @@ export async function midiPianos(): Promise<readonly PianoInput[]> {
   }
   return WebMidi.inputs.map((input) => ({
     name: input.name,
-    listen(heard) {
-      const on = input.addListener("noteon", ({ note }) => {
-        if (isOnKeyboard(note.number)) heard({ key: note.number, down: true });
+    listen(heard, pedalled) {
+      const on = input.addListener("noteon", ({ note, timestamp: ms }) => {
+        if (isOnKeyboard(note.number)) heard({ key: note.number, down: true, ms, velocity: note.rawAttack });
       });
-      const off = input.addListener("noteoff", ({ note }) => {
-        if (isOnKeyboard(note.number)) heard({ key: note.number, down: false });
+      const off = input.addListener("noteoff", ({ note, timestamp: ms }) => {
+        if (isOnKeyboard(note.number)) heard({ key: note.number, down: false, ms, velocity: 0 });
+      });
+      const pedal = input.addListener("controlchange", ({ controller, rawValue, timestamp: ms }) => {
+        if (controller.number === SUSTAIN && rawValue !== undefined) pedalled?.({ ms, value: rawValue });
       });
       return () => {
-        for (const listener of [on, off].flat()) listener.remove();
+        for (const listener of [on, off, pedal].flat()) listener.remove();
       };
     },
   }));

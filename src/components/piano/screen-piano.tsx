@@ -5,18 +5,17 @@ import type { Instrument } from "@/core/keyboard/instrument";
 import { pitchName, type Pitch } from "@/core/keyboard/pitch";
 import { KEYBOARD } from "@/core/physics";
 import { flipped, Keyboard } from "../keyboard/keyboard";
-import type { KeyMove } from "./piano-input";
 
 interface Props {
   readonly instrument: Instrument;
   readonly lowest: Pitch;
   readonly highest: Pitch;
   readonly down: readonly Pitch[];
-  readonly onMove: (move: KeyMove) => void;
+  readonly onPress: (key: Pitch, down: boolean) => void;
 }
 
 /** A keyboard whose keys can be pressed: a tap puts one down, another lets it up. */
-export function ScreenPiano({ instrument, lowest, highest, down, onMove }: Props) {
+export function ScreenPiano({ instrument, lowest, highest, down, onPress }: Props) {
   const keys = allKeys(instrument).filter((k) => k.key >= lowest && k.key <= highest);
   const ordered = [...keys.filter((k) => !k.black), ...keys.filter((k) => k.black)];
   return (
@@ -33,7 +32,7 @@ export function ScreenPiano({ instrument, lowest, highest, down, onMove }: Props
       {ordered.map(({ key, black, left, right }) => {
         const isDown = down.includes(key);
         const height = black ? flipped(KEYBOARD.blackStart) : KEYBOARD.whiteLength;
-        const toggle = (): void => onMove({ key, down: !isDown });
+        const toggle = (): void => onPress(key, !isDown);
         return (
           <g
             key={key}

@@ -3,11 +3,11 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Pitch } from "@/core/keyboard/pitch";
 import { midiPianos } from "./midi-piano";
-import { simulatedPiano, type PianoInput, type SimulatedPiano } from "./piano-input";
+import { screenPiano, type PianoInput, type ScreenPiano } from "./piano-input";
 
 export interface PianoHeard {
-  readonly simulated: SimulatedPiano;
-  /** The piano listened to beside the simulated one; null where none is connected. */
+  readonly screen: ScreenPiano;
+  /** The piano listened to beside the keyboard on the screen; null where none is connected. */
   readonly connected: PianoInput | null;
   /** Keys that are down now, lowest first. */
   readonly down: readonly Pitch[];
@@ -19,12 +19,12 @@ export interface PianoHeard {
 
 /** Listens to the keyboard on the screen, and to a MIDI piano once it is connected. */
 export function usePiano(): PianoHeard {
-  const simulated = useMemo(() => simulatedPiano(), []);
+  const screen = useMemo(() => screenPiano(), []);
   const [connected, setConnected] = useState<PianoInput | null>(null);
   const [complaint, setComplaint] = useState<string | null>(null);
   const [down, setDown] = useState<readonly Pitch[]>([]);
   useEffect(() => {
-    const ends = [simulated, connected].flatMap((piano) =>
+    const ends = [screen, connected].flatMap((piano) =>
       piano
         ? [
             piano.listen(({ key, down: isDown }) =>
@@ -34,7 +34,7 @@ export function usePiano(): PianoHeard {
         : [],
     );
     return () => ends.forEach((end) => end());
-  }, [simulated, connected]);
+  }, [screen, connected]);
   const connect = useCallback(() => {
     midiPianos().then(
       ([first]) => {
@@ -45,5 +45,5 @@ export function usePiano(): PianoHeard {
     );
   }, []);
   const clear = useCallback(() => setDown([]), []);
-  return { simulated, connected, down, complaint, connect, clear };
+  return { screen, connected, down, complaint, connect, clear };
 }

@@ -17,7 +17,7 @@ import { PLAN_LANES } from "./lanes/lanes";
 import { usePlan } from "./use-plan";
 import { usePlanMarks } from "./use-plan-marks";
 
-const ASIDES = ["fingers", "plan"] as const;
+const ASIDES = ["fingers", "plan", "trials"] as const;
 export type Aside = (typeof ASIDES)[number];
 
 interface Asked {

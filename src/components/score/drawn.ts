@@ -5,6 +5,7 @@ import type { Position } from "@/core/fingering/explain/positions";
 import type { Side } from "@/core/hand/finger";
 import type { Redistribution } from "@/core/passage/passage";
 import type { SignPlaced } from "@/core/motion/marks/signs";
+import type { MarkHeard } from "@/core/trials/report";
 import type { LaneId } from "./plan/lane";
 import type { DrawnLane } from "./plan/plan-lanes";
 import type { DigitLayer } from "./marks/digits";
@@ -43,6 +44,8 @@ export interface Drawn {
   readonly figures?: readonly FigureMark[] | undefined;
   /** The hand plan, where it is shown. */
   readonly plan?: PlanDrawn | undefined;
+  /** What went astray in the take that is looked at. */
+  readonly astray?: readonly MarkHeard[] | undefined;
   /** Notes chosen together. */
   readonly stretch?: ReadonlySet<NoteId> | undefined;
   readonly selected: NoteId | null;

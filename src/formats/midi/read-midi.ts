@@ -7,7 +7,7 @@ import { refusal, remark, type FileIssue, type Read } from "../issue";
 export type Performance = Pick<Take, "keys" | "pedal">;
 
 /** Bytes of a file that is read; a performance of hours is far smaller. */
-export const MOST_MIDI_BYTES = 5_000_000;
+const MOST_MIDI_BYTES = 5_000_000;
 const SUSTAIN = 64;
 /** µs of a quarter note until a file says otherwise, by the standard. */
 const USUAL_QUARTER = 500_000;

@@ -24,6 +24,8 @@ export interface BenchGestures {
   hear(): void;
   zoom(by: 1 | -1): void;
   walk(way: "undo" | "redo"): void;
+  /** Arms a trial of the option in view, or ends it. */
+  tryIt(): void;
   showKeys(): void;
 }
 
@@ -38,6 +40,7 @@ export const BENCH_KEYS: readonly (readonly [string, string])[] = [
   ["T", "tie the figure to its returns, so that it keeps its fingers; again, untie it"],
   ["O", "the other hand takes the note, or gives it back"],
   ["H or Space", "hear it from here, or the stretch; again, stop"],
+  ["Y", "try it; again, end it"],
   ["+ −", "larger, smaller"],
   ["Ctrl Z, Ctrl Shift Z", "undo, redo"],
   ["?", "these keys"],
@@ -74,6 +77,7 @@ export function useBenchKeys(does: BenchGestures): void {
   useHotkeys("t", does.tie, options);
   useHotkeys("o", does.giveOver, options);
   useHotkeys("h", does.hear, options);
+  useHotkeys("y", does.tryIt, options);
   useHotkeys("space", does.hear, pressing);
   useHotkeys("equal,shift+equal,add", () => does.zoom(1), options);
   useHotkeys("minus,subtract", () => does.zoom(-1), options);

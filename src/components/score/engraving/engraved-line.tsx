@@ -12,6 +12,7 @@ import { Digit } from "../marks/digit";
 import { placeDigits, type DigitPlaced } from "../marks/digits";
 import { FigureMarks } from "../marks/figure-marks";
 import { placeSigns } from "../marks/signs";
+import { TakeMarks } from "../marks/take-marks";
 import { RemedySign } from "../marks/remedy-sign";
 import { readPlaces, type LinePlaces, type NotePlace } from "./places";
 import type { Drawn } from "../drawn";
@@ -29,7 +30,8 @@ const NONE_TAKEN: Redistribution = {};
 
 /** One line of music with everything that hangs from its notes. */
 export const EngravedLine = memo(function EngravedLine(props: Props) {
-  const { svg, zoom, notes, layers, remedies, taken, positions, figures, plan, stretch, selected, onSelect } = props;
+  const { svg, zoom, notes, layers, remedies, taken, positions, figures, astray, plan, stretch, selected, onSelect } =
+    props;
   const [places, setPlaces] = useState<LinePlaces | null>(null);
   const ids = useMemo(() => notes.map((n) => n.id), [notes]);
   const measure = useCallback((element: HTMLElement) => setPlaces(readPlaces(element, ids)), [ids]);
@@ -64,7 +66,7 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
               </g>
             ))}
             <HandBrackets places={places} notes={notes} taken={taken ?? NONE_TAKEN} />
-            {figures && <FigureMarks places={places} marks={figures} />}
+            <Marks places={places} figures={figures} astray={astray} />
             {plan && <PlanSigns places={places} signs={plan.signs} digits={digits} />}
             <Digits digits={digits} first={layers[0]?.name} selected={chosen ? selected : null} />
           </svg>
@@ -76,6 +78,16 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
     </div>
   );
 });
+
+/** Figures that return, and what went astray in a take. */
+function Marks({ places, figures, astray }: Pick<Props, "figures" | "astray"> & { readonly places: LinePlaces }) {
+  return (
+    <>
+      {figures && <FigureMarks places={places} marks={figures} />}
+      {astray && <TakeMarks places={places} marks={astray} />}
+    </>
+  );
+}
 
 /** The digits of all layers on one line. */
 const Digits = memo(function Digits({

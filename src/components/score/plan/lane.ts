@@ -1,8 +1,9 @@
 import type { NoteId } from "@/core/passage/note";
 
-export type LaneId = "turn" | "height" | "in-out" | "sideways" | "shape" | "release";
+/** A lane of the hand plan, or of a take. */
+export type LaneId = "turn" | "height" | "in-out" | "sideways" | "shape" | "release" | "late" | "strength" | "tempo";
 
-/** What a lane of the plan draws for one hand. */
+/** What a lane draws for one hand. */
 export interface LaneSeries {
   readonly points: readonly LanePoint[];
   /** Least and greatest value that the lane shows. */

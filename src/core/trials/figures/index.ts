@@ -11,7 +11,7 @@ import { tempo } from "./tempo";
 import { together } from "./together";
 import { voicing } from "./voicing";
 
-export type { TakeFigure, TakeFigureFound } from "./figure";
+export type { TakeFigure } from "./figure";
 
 /** All figures of a take, in the order in which they are shown. */
 export const TAKE_FIGURES: readonly TakeFigure[] = [

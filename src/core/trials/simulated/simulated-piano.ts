@@ -9,14 +9,14 @@ import type { KeyStruck, Take } from "../take";
 import { seeded, type Seeded } from "./seeded";
 
 /** What the simulated piano knows of each key that it struck. */
-export interface KeyTruth {
+interface KeyTruth {
   /** The note it was to be; null for a key that nothing asks for. */
   readonly note: NoteId | null;
   readonly fault: FaultKind | null;
 }
 
 const FAULT_KINDS = ["neighbour", "wrong", "missed", "twice"] as const;
-export type FaultKind = (typeof FAULT_KINDS)[number];
+type FaultKind = (typeof FAULT_KINDS)[number];
 
 export interface Simulated {
   readonly take: Take;

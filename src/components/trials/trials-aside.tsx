@@ -1,0 +1,116 @@
+"use client";
+
+import { Circle, Square } from "lucide-react";
+import type { OptionData, TakeData } from "@/server/types";
+import { Button } from "../ui/button";
+import { TakeFigures } from "./take-figures";
+import { TakeList } from "./take-list";
+import type { TrialInHand } from "./use-trial-in-hand";
+
+interface Props {
+  readonly trials: TrialInHand;
+  readonly options: readonly OptionData[];
+  readonly option: OptionData | undefined;
+}
+
+/** Trying the option in view: what is listened to, the take that is looked at, and the takes there are. */
+export function TrialsAside({ trials, options, option }: Props) {
+  const { trial, takes, hear, hearing } = trials;
+  return (
+    <aside className="flex flex-col gap-4">
+      <TryIt trials={trials} option={option} />
+      <Source trials={trials} />
+      {trial.told && (
+        <section aria-label="The take">
+          <h2 className="font-serif text-lg">The take</h2>
+          <p role="status" className="mt-1 font-medium">
+            {trial.told.report.first}
+          </p>
+          {trial.told.take.source === "simulated piano" && (
+            <p className="text-sm text-soft">Played by the simulated piano, not by a hand.</p>
+          )}
+          <TakeFigures report={trial.told.report} />
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button onClick={() => hear(false)}>{hearing ? "Stop" : "Hear the take"}</Button>
+            {!hearing && <Button onClick={() => hear(true)}>With the score</Button>}
+            <Button look="quiet" onClick={trial.leave}>
+              Put away
+            </Button>
+          </div>
+        </section>
+      )}
+      {takes.takes && takes.takes.length > 0 && (
+        <>
+          <Tried takes={takes.takes} options={options} />
+          <TakeList takes={takes.takes} options={options} looked={trial.told?.id ?? null} onLook={trial.look} />
+        </>
+      )}
+      {takes.takes?.length === 0 && <p className="text-sm text-soft">No takes of this passage yet.</p>}
+    </aside>
+  );
+}
+
+/** The one button that arms, and ends. */
+function TryIt({ trials: { trial }, option }: Pick<Props, "trials" | "option">) {
+  const isIdle = trial.phase === "idle";
+  const label = isIdle ? "Try it" : trial.phase === "reading" ? "Reading…" : "End it";
+  return (
+    <Button onClick={trial.toggle} disabled={!option || trial.phase === "reading"} title={`${label} (Y)`}>
+      {isIdle ? <Circle size={14} aria-hidden /> : <Square size={14} aria-hidden />} {label}
+    </Button>
+  );
+}
+
+function Source({ trials: { trial } }: Pick<Props, "trials">) {
+  const { phase, count, piano, complaint, connect } = trial;
+  return (
+    <div className="text-sm">
+      <p aria-live="polite">
+        {phase === "armed"
+          ? piano
+            ? "Play when you like: it begins with your first key."
+            : "The simulated piano begins."
+          : phase === "playing"
+            ? `${count} ${count === 1 ? "key" : "keys"}`
+            : piano
+              ? `Listening to ${piano.name}.`
+              : "Without a piano the simulated one plays, as these hands would; its takes are kept apart from yours."}
+      </p>
+      {piano === null && phase === "idle" && (
+        <Button look="quiet" className="px-0! underline" onClick={connect}>
+          Connect a MIDI piano
+        </Button>
+      )}
+      {complaint && <p className="text-soft">{complaint}</p>}
+    </div>
+  );
+}
+
+/** What was tried, option by option: clean of all; what a simulated piano played stands by itself. */
+function Tried({ takes, options }: { readonly takes: readonly TakeData[]; readonly options: readonly OptionData[] }) {
+  const rows = options.flatMap(({ id, name }) =>
+    [false, true].flatMap((isSimulated) => {
+      const own = takes.filter((t) => t.fingeringId === id && (t.source === "simulated piano") === isSimulated);
+      const clean = own.filter((t) => t.clean).length;
+      return own.length === 0 ? [] : [{ name, isSimulated, clean, all: own.length }];
+    }),
+  );
+  return (
+    <section aria-label="What was tried">
+      <h2 className="font-serif text-lg">Clean of all</h2>
+      <ul className="text-sm">
+        {rows.map(({ name, isSimulated, clean, all }) => (
+          <li key={`${name} ${isSimulated}`} className="flex justify-between border-b border-hairline py-1">
+            <span>
+              <span className="font-serif italic">{name}</span>
+              {isSimulated && <span className="text-soft"> simulated</span>}
+            </span>
+            <span className="tabular-nums">
+              {clean} of {all}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,91 @@
+"use client";
+
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { soundsOf } from "@/core/fingering/study/sounding";
+import type { Study } from "@/core/fingering/study/study";
+import type { Take } from "@/core/trials/take";
+import type { OptionData } from "@/server/types";
+import { startPlaying, type Playing } from "../playing/sound";
+import type { Drawn } from "../score/drawn";
+import type { LaneId } from "../score/plan/lane";
+import { scheduleOfTake } from "./heard-again";
+import { takeLanes } from "./take-lanes";
+import { useTakes } from "./use-takes";
+import { useTrial } from "./use-trial";
+
+interface Asked {
+  readonly passageId: string;
+  readonly study: Study;
+  readonly tempo: number;
+  readonly click: boolean;
+  readonly option: OptionData | undefined;
+  /** Whether the trials are looked at. */
+  readonly isShown: boolean;
+}
+
+/** The trials of a passage: the one that is played, the take that is looked at and how it is drawn and heard. */
+export function useTrialInHand({ passageId, study, tempo, click, option, isShown }: Asked) {
+  const takes = useTakes(passageId, isShown);
+  const { sound, stop, isSounding } = useSound(tempo);
+  const onBegin = useCallback((simulated: Take | null) => void (simulated && sound(simulated, [])), [sound]);
+  const trial = useTrial({ study, tempo, click, option, takes, onBegin });
+  const { told } = trial;
+  const [folded, fold] = useState<readonly LaneId[]>([]);
+  const drawn = useMemo((): Pick<Drawn, "plan" | "astray"> | null => {
+    if (!told || !isShown) return null;
+    const lanes = takeLanes(told.report, told.take.tempo).filter(({ id }) => !folded.includes(id));
+    return {
+      plan: { lanes, signs: [], onFold: (lane) => fold((all) => [...all, lane]) },
+      astray: told.report.marks,
+    };
+  }, [told, isShown, folded]);
+  const hear = useCallback(
+    (withScore: boolean) => {
+      if (isSounding) stop();
+      else if (told) sound(told.take, withScore ? soundsOf(study) : []);
+    },
+    [isSounding, stop, told, sound, study],
+  );
+  return { trial, takes, drawn, hear, hearing: isSounding && trial.phase === "idle" };
+}
+
+export type TrialInHand = ReturnType<typeof useTrialInHand>;
+
+/** Lets a take be heard, one at a time. */
+function useSound(tempo: number) {
+  const [isSounding, setSounding] = useState(false);
+  const playing = useRef<Playing | null>(null);
+  const begun = useRef(0);
+  const stop = useCallback(() => {
+    begun.current++;
+    playing.current?.stop();
+    playing.current = null;
+    setSounding(false);
+  }, []);
+  useEffect(() => stop, [stop]);
+  const sound = useCallback(
+    (take: Take, score: Parameters<typeof scheduleOfTake>[1]) => {
+      stop();
+      const ticket = ++begun.current;
+      setSounding(true);
+      const isWanted = (): boolean => begun.current === ticket;
+      const at = take.tempo || tempo;
+      startPlaying(
+        scheduleOfTake(take, score),
+        () => at,
+        false,
+        () => isWanted() && stop(),
+        isWanted,
+      ).then(
+        (now) => {
+          if (now === null) return;
+          if (isWanted()) playing.current = now;
+          else now.stop();
+        },
+        () => isWanted() && stop(),
+      );
+    },
+    [stop, tempo],
+  );
+  return { sound, stop, isSounding };
+}

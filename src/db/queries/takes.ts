@@ -1,0 +1,84 @@
+import { and, desc, eq } from "drizzle-orm";
+import type { Fingering } from "@/core/fingering/study/fingering";
+import type { Db } from "../client";
+import { fingering, fingeringVersion, take, takeFigures } from "../schema";
+
+type TakeKept = typeof take.$inferSelect;
+type TakeFiguresKept = typeof takeFigures.$inferSelect;
+
+/** Keeps a take and what it came to. Sent twice, it is kept once. */
+export async function keepTake(
+  db: Db,
+  kept: typeof take.$inferInsert,
+  figures: Omit<typeof takeFigures.$inferInsert, "takeId">,
+): Promise<void> {
+  await db.transaction(async (tx) => {
+    const [made] = await tx.insert(take).values(kept).onConflictDoNothing().returning({ id: take.id });
+    if (made) await tx.insert(takeFigures).values({ ...figures, takeId: made.id });
+  });
+}
+
+/** A take as it is listed: without its keys. */
+export type TakeListed = Omit<TakeKept, "keys" | "pedal" | "click" | "hands"> & Omit<TakeFiguresKept, "takeId">;
+
+/** The newest takes of a passage, newest first, without their keys. */
+export async function takesOf(db: Db, passageId: string, most: number): Promise<readonly TakeListed[]> {
+  return db
+    .select({
+      id: take.id,
+      passageId: take.passageId,
+      fingeringId: take.fingeringId,
+      version: take.version,
+      source: take.source,
+      tempo: take.tempo,
+      at: take.at,
+      clean: takeFigures.clean,
+      faults: takeFigures.faults,
+      tempoReached: takeFigures.tempoReached,
+      first: takeFigures.first,
+      amounts: takeFigures.amounts,
+      astray: takeFigures.astray,
+    })
+    .from(take)
+    .innerJoin(takeFigures, eq(takeFigures.takeId, take.id))
+    .where(eq(take.passageId, passageId))
+    .orderBy(desc(take.at), desc(take.id))
+    .limit(most);
+}
+
+/** A take with its keys, and the digits that it was played on; null where there is none. */
+export async function takeById(
+  db: Db,
+  id: string,
+): Promise<{ readonly take: TakeKept; readonly digits: Fingering } | null> {
+  const [found] = await db
+    .select({ take, digits: fingeringVersion.digits })
+    .from(take)
+    .innerJoin(
+      fingeringVersion,
+      and(eq(fingeringVersion.fingeringId, take.fingeringId), eq(fingeringVersion.version, take.version)),
+    )
+    .where(eq(take.id, id));
+  return found ?? null;
+}
+
+/** The digits of a version of a fingering of a passage; null where the passage has no such version. */
+export async function digitsOfVersion(
+  db: Db,
+  passageId: string,
+  fingeringId: string,
+  version: number,
+): Promise<Fingering | null> {
+  const [found] = await db
+    .select({ digits: fingeringVersion.digits })
+    .from(fingeringVersion)
+    .innerJoin(fingering, eq(fingering.id, fingeringVersion.fingeringId))
+    .where(
+      and(
+        eq(fingering.passageId, passageId),
+        eq(fingeringVersion.fingeringId, fingeringId),
+        eq(fingeringVersion.version, version),
+      ),
+    );
+  return found?.digits ?? null;
+}

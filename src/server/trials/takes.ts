@@ -1,0 +1,94 @@
+import { z } from "zod";
+import { studyOf } from "@/core/fingering/study/study-data";
+import type { Pitch } from "@/core/keyboard/pitch";
+import { TEMPO_RANGE } from "@/core/passage/passage";
+import { KEYBOARD } from "@/core/physics";
+import { heardOf } from "@/core/trials/heard";
+import { reportOf } from "@/core/trials/report";
+import { TAKE_SOURCES, type Take } from "@/core/trials/take";
+import type { Db } from "@/db/client";
+import type { PackedKey } from "@/db/schema/take";
+import { digitsOfVersion, keepTake, takeById, takesOf, type TakeListed } from "@/db/queries/takes";
+import { GONE } from "../gone";
+import { passageGiven } from "../passages/passage-given";
+import type { Answer, TakeData, WholeTake } from "../types";
+
+/** Keys of a take at most: an hour of quick playing. */
+const MOST_KEYS = 20_000;
+/** Takes of a passage that are listed. */
+const MOST_LISTED = 200;
+
+const ms = z.number().min(0).max(86_400_000);
+const velocity = z.number().int().min(1).max(127);
+const KeyAsked = z.tuple([
+  z.number().int().min(KEYBOARD.lowestKey, "A key lies off the keyboard.").max(KEYBOARD.highestKey),
+  ms,
+  ms.nullable(),
+  velocity,
+]);
+
+/** A take as a page sends it, its keys packed. */
+export const TakeAsked = z.object({
+  id: z.uuid(),
+  passageId: z.uuid(),
+  fingeringId: z.uuid(),
+  version: z.number().int().min(1),
+  source: z.enum(TAKE_SOURCES),
+  tempo: z.number().min(TEMPO_RANGE[0]).max(TEMPO_RANGE[1]),
+  click: z.boolean(),
+  keys: z.array(KeyAsked).min(1, "Nothing was played.").max(MOST_KEYS, "This take is longer than any passage."),
+  pedal: z.array(z.tuple([ms, z.number().int().min(0).max(127)])).max(MOST_KEYS),
+});
+
+/** Keeps a take with what it came to, and lists the passage's takes. */
+export async function addTake(db: Db, asked: z.infer<typeof TakeAsked>): Promise<Answer<readonly TakeData[]>> {
+  const given = await passageGiven(db, asked.passageId);
+  if (!given) return GONE;
+  const digits = await digitsOfVersion(db, asked.passageId, asked.fingeringId, asked.version);
+  if (!digits) return { ok: false, message: "This option does not belong to this passage." };
+  const { hands } = given.passage;
+  const study = studyOf({ ...given.study, manner: { ...given.study.manner, tempo: asked.tempo } });
+  const { clean, faults, first, marks, figures } = reportOf(heardOf(study, digits, takeOf({ ...asked, hands })));
+  const astray: Record<string, number> = {};
+  for (const { note } of marks) astray[note] = (astray[note] ?? 0) + 1;
+  const amounts = Object.fromEntries(figures.map(({ id, amount }) => [id, amount]));
+  await keepTake(
+    db,
+    { ...asked, hands },
+    { clean, faults, first, astray, amounts, tempoReached: amounts["tempo"] ?? null },
+  );
+  return { ok: true, value: await takesData(db, asked.passageId) };
+}
+
+/** The newest takes of a passage, newest first. */
+export async function takesData(db: Db, passageId: string): Promise<readonly TakeData[]> {
+  return (await takesOf(db, passageId, MOST_LISTED)).map(takeData);
+}
+
+function takeData({ passageId: _, at, ...listed }: TakeListed): TakeData {
+  return { ...listed, at: at.toISOString() };
+}
+
+export const TakeWanted = z.object({ id: z.uuid() });
+
+/** A take with its keys and the digits it was played on, to be heard and read again. */
+export async function wholeTake(db: Db, { id }: z.infer<typeof TakeWanted>): Promise<Answer<WholeTake>> {
+  const found = await takeById(db, id);
+  return found ? { ok: true, value: { take: takeOf(found.take), digits: found.digits } } : GONE;
+}
+
+interface Packed extends Pick<Take, "source" | "tempo" | "click" | "hands"> {
+  readonly keys: readonly PackedKey[];
+  readonly pedal: readonly (readonly [ms: number, value: number])[];
+}
+
+function takeOf({ keys, pedal, source, tempo, click, hands }: Packed): Take {
+  return {
+    source,
+    tempo,
+    click,
+    hands,
+    keys: keys.map(([key, downMs, upMs, strength]) => ({ key: key as Pitch, downMs, upMs, velocity: strength })),
+    pedal: pedal.map(([at, value]) => ({ ms: at, value })),
+  };
+}

@@ -1,0 +1,98 @@
+import { randomUUID } from "node:crypto";
+import { sql } from "drizzle-orm";
+import type { Db } from "@/db/client";
+import { studyOf } from "@/core/fingering/study/study-data";
+import { playSimulated } from "@/core/trials/simulated/simulated-piano";
+import { passageData } from "@/server/passages/passages";
+import { EditAsked, editOption } from "@/server/options/options";
+import { addTake, TakeAsked, takesData, wholeTake } from "@/server/trials/takes";
+import type { PassageData } from "@/server/types";
+import { freshDatabase } from "../support/database";
+import { keptPassage } from "../support/kept-passage";
+import { noteXml, scoreXml } from "../support/musicxml";
+
+let db: Db;
+let drop: () => Promise<void>;
+let passageId: string;
+
+beforeAll(async () => {
+  ({ db, drop } = await freshDatabase());
+  passageId = await keptPassage(db, scoreXml([["C4", "D4", "E4", "F4"].map((p) => noteXml(p)).join("")]));
+});
+afterAll(() => drop());
+
+function asked({ study, options }: PassageData, seed: number, faults = 0) {
+  const [option] = options;
+  const { take } = playSimulated(studyOf(study), option!.digits, { seed, faults, tempo: 90 });
+  return {
+    id: randomUUID(),
+    passageId,
+    fingeringId: option!.id,
+    version: option!.version,
+    source: take.source,
+    tempo: take.tempo,
+    click: take.click,
+    keys: take.keys.map(({ key, downMs, upMs, velocity }) => [key, downMs, upMs, velocity]),
+    pedal: [[0, 90]],
+  };
+}
+
+describe("takes", () => {
+  it("are kept once however often they are sent, with what they came to, and come back as they were", async () => {
+    const given = asked((await passageData(db, passageId))!, 3);
+    const take = TakeAsked.parse(given);
+    for (let i = 0; i < 2; i++) expect(await addTake(db, take)).toMatchObject({ ok: true });
+    const [listed, ...more] = await takesData(db, passageId);
+    expect(more).toEqual([]);
+    expect(listed).toMatchObject({ id: take.id, source: "simulated piano", version: 1, faults: 0, astray: {} });
+    expect(listed).not.toHaveProperty("keys");
+    expect(listed!.tempoReached).toBeGreaterThan(80);
+    const whole = await wholeTake(db, { id: take.id });
+    expect(whole.ok && whole.value.take.keys.map((k) => [k.key, k.downMs, k.upMs, k.velocity])).toEqual(given.keys);
+    expect(whole.ok && whole.value.take.pedal).toEqual([{ ms: 0, value: 90 }]);
+  });
+
+  it("name the version of the fingering they were played on, whatever becomes of it", async () => {
+    const before = (await passageData(db, passageId))!;
+    const take = TakeAsked.parse(asked(before, 5, 40));
+    await addTake(db, take);
+    const [option] = before.options;
+    const [note] = Object.keys(option!.digits);
+    const digits = { ...option!.digits, [note!]: 3 };
+    const edited = await editOption(
+      db,
+      EditAsked.parse({
+        id: randomUUID(),
+        fingeringId: option!.id,
+        onVersion: option!.version,
+        kind: "pin",
+        noteId: note,
+        finger: 3,
+        digits,
+        pins: { [note!]: 3 },
+        ruledOut: {},
+      }),
+    );
+    expect(edited.ok).toBe(true);
+    const whole = await wholeTake(db, { id: take.id });
+    expect(whole.ok && whole.value.digits).toEqual(option!.digits);
+    expect((await takesData(db, passageId))[0]).toMatchObject({ id: take.id, version: option!.version });
+  });
+
+  it("are refused for another passage's option, without keys, and off the keyboard", async () => {
+    const data = (await passageData(db, passageId))!;
+    const good = asked(data, 9);
+    expect(await addTake(db, TakeAsked.parse({ ...good, id: randomUUID(), fingeringId: randomUUID() }))).toMatchObject({
+      ok: false,
+    });
+    for (const bad of [
+      { keys: [] },
+      { keys: [[12, 0, 1, 64]] },
+      { keys: [[60, 0, 1, 0]] },
+      { tempo: 0 },
+      { pedal: [[0, 200]] },
+    ])
+      expect(TakeAsked.safeParse({ ...good, ...bad }).success).toBe(false);
+    await expect(db.execute(sql`update take set tempo = 0 where passage_id = ${passageId}`)).rejects.toThrow();
+  });
+});
