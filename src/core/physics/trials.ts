@@ -95,3 +95,33 @@ export const CLEAN = {
   /** Runs: to begin again is not clean. */
   runs: 1,
 } as const;
+
+/** The tempo at which a fingering breaks. All choices but the priors' form. */
+export const BREAKING = {
+  leastTakes: 8,
+  /** Standard deviation of the logarithm of the tempi that were tried, and slope, from which on there is something to tell. */
+  leastSpread: 0.01,
+  leastSlope: 0.3,
+  /** Standard deviations of the priors of the curve's place and of its slope, the tempi being scaled to half a unit. */
+  priors: [10, 2.5],
+  mostSteps: 60,
+  /** Takes slower than this share of it that are nearly all clean say that the trouble only appears above a speed. */
+  wellBelow: 0.9,
+  leastSlow: 3,
+  cleanBelow: 0.8,
+} as const;
+
+/** When it is said that nothing improves. Choices. */
+export const PROGRESS = {
+  /** Days from the first take to the last, and days with takes among them. */
+  days: 14,
+  practiceDays: 5,
+  /** Days whose takes tell a day's breaking tempo together. */
+  daysTogether: 3,
+} as const;
+
+/** Where prediction and playing part: by how much of all onsets, and how many places are told. Choices. */
+export const PARTING = { least: 0.5, most: 5 } as const;
+
+/** Bars ahead of a fault in which tension is looked for, and the correlation from which it is told. Choices. */
+export const LAG = { most: 3, least: 0.5 } as const;
