@@ -23,7 +23,22 @@ interface DemoPassage {
   readonly pedal: boolean;
   /** How far its choosing has come when the demo is loaded. */
   readonly chosen?: DemoChoice;
+  /** What was tried of it in the weeks before. */
+  readonly tried?: readonly DemoTried[];
 }
+
+/** Takes of one option, over three weeks: faults in 100 onsets up to a tempo, and beyond it. */
+export interface DemoTried {
+  readonly option: string;
+  /** Quarter notes a minute above which it breaks; null where it does not. */
+  readonly breaks: number | null;
+  /** Days before the day of loading on which it was tried. */
+  readonly daysAgo: readonly number[];
+  /** Quarter notes a minute of the takes of a day. */
+  readonly tempi: readonly number[];
+}
+
+const THREE_WEEKS = [21, 19, 17, 15, 13, 11, 9, 7, 5, 3, 1] as const;
 
 export interface DemoChoice {
   /** Days from the day of loading until it is to be decided; for one not yet taken. */
@@ -99,7 +114,13 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
     score: darkWater,
     fileName: "dark-water.musicxml",
     passages: [
-      spot("The run over the black keys", 1, 2, "right", 112, { chosen: { decideIn: 4, known: "B" } }),
+      spot("The run over the black keys", 1, 2, "right", 112, {
+        chosen: { decideIn: 4, known: "B" },
+        tried: [
+          { option: "B", breaks: 92, daysAgo: THREE_WEEKS, tempi: [60, 84, 100, 112] },
+          { option: "A", breaks: 108, daysAgo: [9, 5, 1], tempi: [72, 96, 112] },
+        ],
+      }),
       spot("The way back down", 3, 4, "right", 112),
     ],
   },
@@ -129,6 +150,10 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
     passages: [
       spot("Thirds up to the turn", 1, 2, "right", 88, {
         chosen: { taken: { option: "A", reason: "It stays clear when it is fast.", reviewAfter: 1 } },
+        tried: [
+          { option: "B", breaks: 70, daysAgo: THREE_WEEKS.slice(0, 6), tempi: [52, 66, 76, 88] },
+          { option: "A", breaks: null, daysAgo: THREE_WEEKS, tempi: [60, 76, 88] },
+        ],
       }),
     ],
   },

@@ -14,12 +14,14 @@ import {
   DEMO_PIECES,
   DEMO_RECITAL,
   type DemoChoice,
+  type DemoTried,
 } from "@/demo/scenario";
 import { serverZone, today } from "./players/day";
 import { passageGiven } from "./passages/passage-given";
 import { addPassage } from "./passages/passages";
 import { importPiece } from "./pieces/pieces";
 import { inThread } from "./threads/pool";
+import { tryOut } from "./trials/demo-takes";
 import type { Answer } from "./types";
 import { addVerdict } from "./verdicts/verdicts";
 
@@ -34,7 +36,7 @@ export async function loadDemo(db: Db): Promise<boolean> {
     await db.transaction((tx) => beginWith(tx));
   }
   const open = await unfinished(db);
-  await Promise.all(open.map(({ passageId, chosen }) => workOut(db, passageId, chosen)));
+  await Promise.all(open.map((passage) => workOut(db, passage)));
   return open.length > 0;
 }
 
@@ -54,35 +56,45 @@ async function beginWith(db: Db): Promise<void> {
   for (const { score, fileName, passages } of DEMO_PIECES) {
     const bytes = new TextEncoder().encode(compose(score));
     const { pieceId } = done(await importPiece(db, pianistId, { name: fileName, bytes }, evening!.id));
-    for (const { chosen, ...asked } of passages) {
-      void chosen;
+    for (const { chosen, tried, ...asked } of passages) {
+      void [chosen, tried];
       done(await addPassage(db, { ...asked, pieceId }));
     }
   }
 }
 
 /** The demo's own passages that have no options yet, with what is to be said about each. */
-async function unfinished(db: Db): Promise<readonly { passageId: string; chosen: DemoChoice | undefined }[]> {
+async function unfinished(db: Db): Promise<readonly Unfinished[]> {
   const player = (await demoPianist(db))!;
   const there = await piecesWithPassages(db, player.id);
   const own = DEMO_PIECES.flatMap(({ fileName, passages }) => {
     const kept = there.find((piece) => piece.fileName === fileName)?.passages ?? [];
-    return passages.flatMap(({ title, chosen }) => {
+    return passages.flatMap(({ title, chosen, tried = [] }) => {
       const found = kept.find((passage) => passage.title === title);
-      return found ? [{ passageId: found.id, chosen }] : [];
+      return found ? [{ passageId: found.id, chosen, tried }] : [];
     });
   });
   const options = await Promise.all(own.map(({ passageId }) => fingeringsOf(db, passageId)));
   return own.filter((_, i) => options[i]!.length === 0);
 }
 
-async function workOut(db: Db, passageId: string, chosen: DemoChoice | undefined): Promise<void> {
+interface Unfinished {
+  readonly passageId: string;
+  readonly chosen: DemoChoice | undefined;
+  readonly tried: readonly DemoTried[];
+}
+
+async function workOut(db: Db, { passageId, chosen, tried }: Unfinished): Promise<void> {
   const { study } = (await passageGiven(db, passageId))!;
   const options = await inThread("firstOptions", { study });
   await db.transaction(async (tx) => {
     const digits = options.map(({ fingering, ...option }) => ({ ...option, digits: fingering }));
     const kept = await addFirstFingerings(tx, passageId, digits);
     if (chosen) await choose(tx, passageId, chosen, new Map(kept!.map((o) => [o.name, o.id])));
+    for (const story of tried) {
+      const option = kept!.find(({ name }) => name === story.option);
+      if (option) await tryOut(tx, { passageId, study, option, story });
+    }
   });
 }
 

@@ -16,6 +16,8 @@ import { useSameStudy, useStudyAtHand } from "../passage-in-hand/use-study-at-ha
 import { useNoteInHand, usePassageView } from "../passage-in-hand/use-view";
 import { useFigures } from "../build/use-figures";
 import { Score } from "../score/score";
+import { TriedTable } from "../trials/tried-table";
+import { useTakes } from "../trials/use-takes";
 import { Button, buttonLook } from "../ui/button";
 import { CauseTable } from "./tables/cause-table";
 import { differing, differingNext } from "./tables/differing";
@@ -35,6 +37,7 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
   const view = usePassageView(study, data.options);
   const { all, asked } = view;
   const { chosen, toggle } = useChosen(all);
+  const { takes } = useTakes(data.id, true);
   const differ = useMemo(
     () =>
       differing(
@@ -101,6 +104,7 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
         </div>
         <aside className="flex flex-col gap-6">
           <Verdict data={data} study={view.study} author={author} />
+          {takes && <TriedTable takes={takes} options={data.options} />}
           <Causes all={chosen} note={selected} title={step ? `At ${placeText(step.bar, step.beat)}` : ""} />
         </aside>
       </div>

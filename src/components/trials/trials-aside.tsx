@@ -1,10 +1,11 @@
 "use client";
 
 import { Circle, Square } from "lucide-react";
-import type { OptionData, TakeData } from "@/server/types";
+import type { OptionData } from "@/server/types";
 import { Button } from "../ui/button";
 import { TakeFigures } from "./take-figures";
 import { TakeList } from "./take-list";
+import { TriedTable } from "./tried-table";
 import type { TrialInHand } from "./use-trial-in-hand";
 
 interface Props {
@@ -41,7 +42,7 @@ export function TrialsAside({ trials, options, option }: Props) {
       )}
       {takes.takes && takes.takes.length > 0 && (
         <>
-          <Tried takes={takes.takes} options={options} />
+          <TriedTable takes={takes.takes} options={options} />
           <TakeList takes={takes.takes} options={options} looked={trial.told?.id ?? null} onLook={trial.look} />
         </>
       )}
@@ -83,34 +84,5 @@ function Source({ trials: { trial } }: Pick<Props, "trials">) {
       )}
       {complaint && <p className="text-soft">{complaint}</p>}
     </div>
-  );
-}
-
-/** What was tried, option by option: clean of all; what a simulated piano played stands by itself. */
-function Tried({ takes, options }: { readonly takes: readonly TakeData[]; readonly options: readonly OptionData[] }) {
-  const rows = options.flatMap(({ id, name }) =>
-    [false, true].flatMap((isSimulated) => {
-      const own = takes.filter((t) => t.fingeringId === id && (t.source === "simulated piano") === isSimulated);
-      const clean = own.filter((t) => t.clean).length;
-      return own.length === 0 ? [] : [{ name, isSimulated, clean, all: own.length }];
-    }),
-  );
-  return (
-    <section aria-label="What was tried">
-      <h2 className="font-serif text-lg">Clean of all</h2>
-      <ul className="text-sm">
-        {rows.map(({ name, isSimulated, clean, all }) => (
-          <li key={`${name} ${isSimulated}`} className="flex justify-between border-b border-hairline py-1">
-            <span>
-              <span className="font-serif italic">{name}</span>
-              {isSimulated && <span className="text-soft"> simulated</span>}
-            </span>
-            <span className="tabular-nums">
-              {clean} of {all}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

@@ -1,4 +1,6 @@
 import { z } from "zod";
+import type { Fingering } from "@/core/fingering/study/fingering";
+import type { Study } from "@/core/fingering/study/study";
 import { studyOf } from "@/core/fingering/study/study-data";
 import type { Pitch } from "@/core/keyboard/pitch";
 import { TEMPO_RANGE } from "@/core/passage/passage";
@@ -48,16 +50,25 @@ export async function addTake(db: Db, asked: z.infer<typeof TakeAsked>): Promise
   if (!digits) return { ok: false, message: "This option does not belong to this passage." };
   const { hands } = given.passage;
   const study = studyOf({ ...given.study, manner: { ...given.study.manner, tempo: asked.tempo } });
-  const { clean, faults, first, marks, figures } = reportOf(heardOf(study, digits, takeOf({ ...asked, hands })));
+  await keepTake(db, { ...asked, hands }, cameTo(study, digits, takeOf({ ...asked, hands })));
+  return { ok: true, value: await takesData(db, asked.passageId) };
+}
+
+/** What a take came to, as it is kept beside it. @param study at the tempo that was meant */
+export function cameTo(study: Study, digits: Fingering, take: Take): Parameters<typeof keepTake>[2] {
+  const { clean, faults, first, marks, figures } = reportOf(heardOf(study, digits, take));
   const astray: Record<string, number> = {};
   for (const { note } of marks) astray[note] = (astray[note] ?? 0) + 1;
   const amounts = Object.fromEntries(figures.map(({ id, amount }) => [id, amount]));
-  await keepTake(
-    db,
-    { ...asked, hands },
-    { clean, faults, first, astray, amounts, tempoReached: amounts["tempo"] ?? null },
-  );
-  return { ok: true, value: await takesData(db, asked.passageId) };
+  return { clean, faults, first, astray, amounts, tempoReached: amounts["tempo"] ?? null };
+}
+
+/** The keys and the pedal of a take as the database keeps them. */
+export function packed({ keys, pedal }: Pick<Take, "keys" | "pedal">): Pick<Packed, "keys" | "pedal"> {
+  return {
+    keys: keys.map(({ key, downMs, upMs, velocity: strength }) => [key, downMs, upMs, strength]),
+    pedal: pedal.map(({ ms: at, value }) => [at, value]),
+  };
 }
 
 /** The newest takes of a passage, newest first. */

@@ -1,0 +1,64 @@
+import { breakingOf, sayBreaking } from "@/core/trials/breaking";
+import { medianOf } from "@/core/trials/statistics";
+import type { OptionData, TakeData } from "@/server/types";
+
+interface Props {
+  readonly takes: readonly TakeData[];
+  readonly options: readonly Pick<OptionData, "id" | "name">[];
+}
+
+/** Steps of tempo by which takes are counted together, quarter notes a minute. */
+const STEP = 10;
+
+/**
+ * What was tried, option by option: clean of all at each tempo, and the tempo at which it breaks. What the simulated piano
+ * played stands by itself and is said to be that.
+ */
+export function TriedTable({ takes, options }: Props) {
+  const rows = options.flatMap(({ id, name }) =>
+    [false, true].flatMap((isSimulated) => {
+      const own = takes.filter((t) => t.fingeringId === id && (t.source === "simulated piano") === isSimulated);
+      return own.length === 0 ? [] : [{ name, isSimulated, own }];
+    }),
+  );
+  if (rows.length === 0) return null;
+  return (
+    <section aria-label="What was tried">
+      <h2 className="font-serif text-lg">Clean of all</h2>
+      {rows.map(({ name, isSimulated, own }) => (
+        <div key={`${name} ${isSimulated}`} className="border-b border-hairline py-1.5 text-sm">
+          <p className="flex justify-between">
+            <span>
+              <span className="font-serif italic">{name}</span>
+              {isSimulated && <span className="text-soft"> by the simulated piano</span>}
+            </span>
+            <span className="tabular-nums">{cleanOf(own)}</span>
+          </p>
+          <p className="text-soft">{byTempo(own).join("; ")}</p>
+          <p>{sayBreaking(breakingOf(own.map(tried)))}</p>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+function tried({ tempo, tempoReached, clean }: TakeData): { tempo: number; clean: boolean } {
+  return { tempo: tempoReached ?? tempo, clean };
+}
+
+function cleanOf(takes: readonly TakeData[]): string {
+  return `${takes.filter(({ clean }) => clean).length} of ${takes.length}`;
+}
+
+/** "3 of 4 about ♩ = 70", slowest first. */
+function byTempo(takes: readonly TakeData[]): readonly string[] {
+  const steps = new Map<number, TakeData[]>();
+  for (const take of takes) {
+    const step = Math.round(take.tempo / STEP);
+    steps.set(step, [...(steps.get(step) ?? []), take]);
+  }
+  if (steps.size < 2) return [];
+  return [...steps]
+    .sort(([a], [b]) => a - b)
+    .map(([, own]) => `${cleanOf(own)} about ${Math.round(medianOf(own.map(({ tempo }) => tempo)))}`);
+}
