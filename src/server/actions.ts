@@ -12,6 +12,7 @@ import { answering } from "./asking";
 import { GoneAsked, rename, RenameAsked, takeOrBring } from "./belongings/belongings";
 import { begin, BeginAsked } from "./players/begin";
 import { today } from "./players/day";
+import { HaltAsked, liftHalt, LiftAsked, startHalt } from "./players/halt";
 import { isHere, NOBODY } from "./players/player";
 import { takeTurn } from "./players/player-in-hand";
 import { TurnAsked } from "./players/players";
@@ -29,6 +30,7 @@ import { surveyData, SurveyAsked } from "./pieces/survey";
 import { endRest, RestAsked, RestChange, startRest } from "./hands/rests";
 import type {
   Answer,
+  HaltData,
   InstrumentData,
   OptionKept,
   MeasurementData,
@@ -53,6 +55,7 @@ import {
   WishesAsked,
 } from "./options/wishes";
 import { walkBack, WalkAsked } from "./options/walk";
+import { FeltAsked, keepFelt } from "./trials/felt";
 import { addTake, TakeAsked, takesData, TakeWanted, wholeTake } from "./trials/takes";
 import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts/verdicts";
 
@@ -95,6 +98,18 @@ export async function takesOfPassage(asked: unknown): Promise<Answer<readonly Ta
 
 export async function takeAgain(asked: unknown): Promise<Answer<WholeTake>> {
   return answering(TakeWanted, asked, ({ db }, given) => wholeTake(db, given));
+}
+
+export async function sayFelt(asked: unknown): Promise<Answer<readonly TakeData[]>> {
+  return answering(FeltAsked, asked, ({ db }, given) => keepFelt(db, given));
+}
+
+export async function stopPlaying(asked: unknown): Promise<Answer<HaltData | null>> {
+  return answering(HaltAsked, asked, ({ db }, given) => startHalt(db, given));
+}
+
+export async function playOn(asked: unknown): Promise<Answer<HaltData | null>> {
+  return answering(LiftAsked, asked, ({ db }, given) => liftHalt(db, given));
 }
 
 export async function setTempo(asked: unknown): Promise<Answer<readonly OptionData[]>> {

@@ -12,6 +12,7 @@ import type { Finger, Side } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import type { Allowances } from "@/core/reach/allowances";
+import type { Felt, HaltSign } from "@/core/trials/felt";
 import type { Take, TakeSource } from "@/core/trials/take";
 import type { BelongingKind } from "./belongings/kinds";
 
@@ -62,8 +63,17 @@ export interface TakeData {
   readonly amounts: Readonly<Record<string, number>>;
   /** How many faults at each note that has any. */
   readonly astray: Readonly<Record<string, number>>;
+  /** Tension felt, 0 to 10, and the bars of it; null where nothing was said. */
+  readonly felt: { readonly amount: number; readonly bars: Felt["bars"] } | null;
   /** ISO date and time. */
   readonly at: string;
+}
+
+/** What holds a player back: the sign at which they stopped, until they lift it. */
+export interface HaltData {
+  readonly sign: HaltSign;
+  /** ISO date and time. */
+  readonly since: string;
 }
 
 /** A take as it came, and the digits it was played on. */
@@ -94,6 +104,7 @@ export interface PassageData {
   readonly recital: { readonly title: string; readonly heldOn: string } | null;
   readonly rests: readonly RestData[];
   readonly allows: Allowances;
+  readonly halt: HaltData | null;
   readonly wishes: FingeringWishes;
   readonly planMarks: PlanMarks;
   /** Notes that the other hand may take, where only marked ones may. */

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { openOnBench } from "./support";
+import { asNewPlayer, openOnBench } from "./support";
 
 test("one key tries the passage: what was played is read against the score, kept, and looked at again", async ({
   page,
@@ -29,4 +29,21 @@ test("without MIDI in the browser a trial says so, and the simulated piano plays
   await page.getByRole("tab", { name: "Trials" }).click();
   await page.getByRole("button", { name: "Connect a MIDI piano" }).click();
   await expect(page.getByText(/The simulated (piano|one) plays in its place/)).toBeVisible();
+});
+
+test("a sign of harm ends the session until the player lifts it", async ({ page, baseURL }) => {
+  await asNewPlayer(page, baseURL!);
+  await openOnBench(page, { title: "Stopped" });
+  await page.keyboard.press("y");
+  await expect(page.getByText(/^\d+ keys?$/)).toBeVisible();
+  await page.getByRole("button", { name: "It hurts" }).click();
+  await page.getByRole("button", { name: "Tingling" }).click();
+  const notice = page.getByRole("region", { name: "Stopped" });
+  await expect(notice).toContainText("tingling. Rest, and see a clinician who treats musicians.");
+  await expect(page.getByRole("button", { name: "Try it" })).toBeDisabled();
+  await expect(page.getByRole("region", { name: "The take" })).toHaveCount(0);
+  await page.reload();
+  await expect(notice).toBeVisible();
+  await notice.getByRole("button", { name: "I am playing again" }).click();
+  await expect(page.getByRole("button", { name: "Try it" })).toBeEnabled();
 });

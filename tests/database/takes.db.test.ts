@@ -5,6 +5,8 @@ import { studyOf } from "@/core/fingering/study/study-data";
 import { playSimulated } from "@/core/trials/simulated/simulated-piano";
 import { passageData } from "@/server/passages/passages";
 import { EditAsked, editOption } from "@/server/options/options";
+import { HaltAsked, liftHalt, startHalt } from "@/server/players/halt";
+import { FeltAsked, keepFelt } from "@/server/trials/felt";
 import { addTake, TakeAsked, takesData, wholeTake } from "@/server/trials/takes";
 import type { PassageData } from "@/server/types";
 import { freshDatabase } from "../support/database";
@@ -77,6 +79,35 @@ describe("takes", () => {
     const whole = await wholeTake(db, { id: take.id });
     expect(whole.ok && whole.value.digits).toEqual(option!.digits);
     expect((await takesData(db, passageId))[0]).toMatchObject({ id: take.id, version: option!.version });
+  });
+
+  it("keep what was felt in them, the newest word counting, and lose it with nothing else", async () => {
+    const [newest] = await takesData(db, passageId);
+    const said = {
+      takeId: newest!.id,
+      places: [{ place: "wrist", side: "left" }],
+      bars: null,
+      loose: false,
+      next: "stop",
+    };
+    for (const amount of [3, 7]) await keepFelt(db, FeltAsked.parse({ ...said, amount }));
+    expect((await takesData(db, passageId))[0]).toMatchObject({ id: newest!.id, felt: { amount: 7, bars: null } });
+    expect(FeltAsked.safeParse({ ...said, amount: 11 }).success).toBe(false);
+    expect(await keepFelt(db, FeltAsked.parse({ ...said, amount: 1, takeId: randomUUID() }))).toMatchObject({
+      ok: false,
+    });
+  });
+
+  it("end at a sign of harm, until the player lifts it", async () => {
+    const { player } = (await passageData(db, passageId))!;
+    const asked = { id: randomUUID(), playerId: player.id, sign: "pain" } as const;
+    for (let i = 0; i < 2; i++) await startHalt(db, HaltAsked.parse(asked));
+    expect((await passageData(db, passageId))!.halt).toMatchObject({ sign: "pain" });
+    await liftHalt(db, { playerId: player.id });
+    expect((await passageData(db, passageId))!.halt).toBeNull();
+    expect(await startHalt(db, HaltAsked.parse({ ...asked, id: randomUUID(), playerId: randomUUID() }))).toMatchObject({
+      ok: false,
+    });
   });
 
   it("are refused for another passage's option, without keys, and off the keyboard", async () => {

@@ -42,7 +42,7 @@ export function BenchAside({ bench }: { bench: BenchInHand }) {
         <PlanAside bench={bench} />
       </Tabs.Content>
       <Tabs.Content value="trials">
-        <TrialsAside trials={bench.trials} options={bench.held.options} option={bench.inForce} />
+        <TrialsAside trials={bench.trials} options={bench.held.options} option={bench.inForce} bars={barsOf(bench)} />
       </Tabs.Content>
     </Tabs.Root>
   );
@@ -236,4 +236,10 @@ function OptionsHead({ option: { id, name, title } }: { option: OptionData }) {
 function takenOf({ data }: BenchInHand): string | null {
   const last = data.verdicts.findLast((v) => v.kind === "taken" || v.kind === "reopened" || v.kind === "undecided");
   return last?.kind === "taken" ? last.fingeringId : null;
+}
+
+/** The bars of the stretch chosen, as numbered on paper; null where none is. */
+function barsOf({ stretch, view }: BenchInHand): { readonly from: string; readonly to: string } | null {
+  const [from, to] = [view.steps[stretch.from], view.steps[stretch.to]];
+  return stretch.notes.length > 0 && from && to ? { from: from.bar, to: to.bar } : null;
 }

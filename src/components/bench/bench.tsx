@@ -22,6 +22,7 @@ import { StretchBar } from "./gestures/stretch-bar";
 import { TempoSlider } from "./tempo-slider";
 import { TouchPad } from "./gestures/touch-pad";
 import { useBench, type BenchInHand } from "./use-bench";
+import { HaltButton, HaltNotice } from "../trials/halt";
 import { ViewMenu } from "../passage-in-hand/view-settings";
 import { stepText } from "../passage-in-hand/words";
 
@@ -32,6 +33,7 @@ export function Bench({ data }: { data: PassageData }) {
   return (
     <div>
       <Title bench={bench} />
+      <HaltNotice halt={bench.trials.halt} />
       <div className="grid gap-6 lg:grid-cols-[1fr_19rem] print:block">
         <Desk bench={bench} />
         <div className="lg:sticky lg:top-(--header) lg:-mx-1 lg:-mt-1 lg:max-h-[calc(100dvh-var(--header))] lg:overflow-y-auto lg:overscroll-contain lg:px-1 lg:pt-1 lg:pb-4 print:hidden">
@@ -159,6 +161,7 @@ function Controls({ bench, place }: { bench: BenchInHand; place: string }) {
             Slow motion
           </Button>
         )}
+        <HaltButton halt={bench.trials.halt} />
       </div>
     </>
   );

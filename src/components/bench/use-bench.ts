@@ -46,6 +46,8 @@ export function useBench(given: PassageData) {
     click: settings.click,
     option: passage.inForce,
     isShown: planShown.aside === "trials",
+    player: data.player,
+    halted: data.halt,
   });
   const { does, isTied } = usePassageGestures(passage, stretch, player, sideOf);
   const [touched, setTouched] = useState<Chosen["touchedAt"]>(null);

@@ -1,45 +1,33 @@
 "use client";
 
 import { Circle, Square } from "lucide-react";
+import { useState } from "react";
+import type { Felt } from "@/core/trials/felt";
 import type { OptionData } from "@/server/types";
 import { Button } from "../ui/button";
+import { FeltForm } from "./felt-form";
 import { TakeFigures } from "./take-figures";
 import { TakeList } from "./take-list";
 import { TriedTable } from "./tried-table";
+import type { TakeTold } from "./use-trial";
 import type { TrialInHand } from "./use-trial-in-hand";
 
 interface Props {
   readonly trials: TrialInHand;
   readonly options: readonly OptionData[];
   readonly option: OptionData | undefined;
+  /** Bars that are chosen on the score; null where none are. */
+  readonly bars: Felt["bars"];
 }
 
 /** Trying the option in view: what is listened to, the take that is looked at, and the takes there are. */
-export function TrialsAside({ trials, options, option }: Props) {
-  const { trial, takes, hear, hearing } = trials;
+export function TrialsAside({ trials, options, option, bars }: Props) {
+  const { trial, takes } = trials;
   return (
     <aside className="flex flex-col gap-4">
       <TryIt trials={trials} option={option} />
       <Source trials={trials} />
-      {trial.told && (
-        <section aria-label="The take">
-          <h2 className="font-serif text-lg">The take</h2>
-          <p role="status" className="mt-1 font-medium">
-            {trial.told.report.first}
-          </p>
-          {trial.told.take.source === "simulated piano" && (
-            <p className="text-sm text-soft">Played by the simulated piano, not by a hand.</p>
-          )}
-          <TakeFigures report={trial.told.report} />
-          <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={() => hear(false)}>{hearing ? "Stop" : "Hear the take"}</Button>
-            {!hearing && <Button onClick={() => hear(true)}>With the score</Button>}
-            <Button look="quiet" onClick={trial.leave}>
-              Put away
-            </Button>
-          </div>
-        </section>
-      )}
+      {trial.told && <TakeSeen trials={trials} told={trial.told} bars={bars} />}
       {takes.takes && takes.takes.length > 0 && (
         <>
           <TriedTable takes={takes.takes} options={options} />
@@ -51,12 +39,58 @@ export function TrialsAside({ trials, options, option }: Props) {
   );
 }
 
+interface SeenProps extends Pick<Props, "trials" | "bars"> {
+  readonly told: TakeTold;
+}
+
+/** The take that is looked at: what to look at first, its figures, and what was felt. */
+function TakeSeen({ trials: { trial, takes, hear, hearing }, told, bars }: SeenProps) {
+  const [said, setSaid] = useState<string | null>(null);
+  const felt = takes.takes?.find(({ id }) => id === told.id)?.felt ?? null;
+  const isSimulated = told.take.source === "simulated piano";
+  return (
+    <>
+      <section aria-label="The take">
+        <h2 className="font-serif text-lg">The take</h2>
+        <p role="status" className="mt-1 font-medium">
+          {told.report.first}
+        </p>
+        {isSimulated && <p className="text-sm text-soft">Played by the simulated piano, not by a hand.</p>}
+        <TakeFigures report={told.report} />
+        <div className="mt-2 flex flex-wrap gap-2">
+          <Button onClick={() => hear(false)}>{hearing ? "Stop" : "Hear the take"}</Button>
+          {!hearing && <Button onClick={() => hear(true)}>With the score</Button>}
+          <Button look="quiet" onClick={trial.leave}>
+            Put away
+          </Button>
+        </div>
+        {felt && <p className="mt-2 text-sm">Tension felt: {felt.amount} of 10.</p>}
+      </section>
+      {!isSimulated && !felt && said !== told.id && (
+        <FeltForm
+          key={told.id}
+          bars={bars}
+          onSay={(now) => {
+            takes.feel(told.id, now);
+            setSaid(told.id);
+          }}
+          onSkip={() => setSaid(told.id)}
+        />
+      )}
+    </>
+  );
+}
+
 /** The one button that arms, and ends. */
-function TryIt({ trials: { trial }, option }: Pick<Props, "trials" | "option">) {
+function TryIt({ trials: { trial, halt }, option }: Pick<Props, "trials" | "option">) {
   const isIdle = trial.phase === "idle";
   const label = isIdle ? "Try it" : trial.phase === "reading" ? "Reading…" : "End it";
   return (
-    <Button onClick={trial.toggle} disabled={!option || trial.phase === "reading"} title={`${label} (Y)`}>
+    <Button
+      onClick={trial.toggle}
+      disabled={!option || trial.phase === "reading" || halt.halt !== null}
+      title={`${label} (Y)`}
+    >
       {isIdle ? <Circle size={14} aria-hidden /> : <Square size={14} aria-hidden />} {label}
     </Button>
   );

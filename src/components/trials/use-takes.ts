@@ -1,8 +1,9 @@
 "use client";
 
 import { useCallback, useEffect, useState } from "react";
+import type { Felt } from "@/core/trials/felt";
 import type { Take } from "@/core/trials/take";
-import { keepTake, takesOfPassage } from "@/server/actions";
+import { keepTake, sayFelt, takesOfPassage } from "@/server/actions";
 import type { OptionData, TakeData } from "@/server/types";
 import { newId } from "../new-id";
 import { ask } from "../keeping/ask";
@@ -12,6 +13,8 @@ export interface TakesInHand {
   readonly takes: readonly TakeData[] | null;
   /** Keeps a take on an option as it stands. @returns its id */
   keep(take: Take, option: Pick<OptionData, "id" | "version">): string;
+  /** Keeps what was felt in one of them. */
+  feel(takeId: string, felt: Felt): void;
 }
 
 /** The takes of a passage, once somebody looks at them. */
@@ -39,5 +42,10 @@ export function useTakes(passageId: string, isLookedAt: boolean): TakesInHand {
     },
     [passageId],
   );
-  return { takes, keep };
+  const feel = useCallback(
+    (takeId: string, felt: Felt): void =>
+      void ask(`takes ${passageId}`, () => sayFelt({ ...felt, takeId })).then((found) => found && setTakes(found)),
+    [passageId],
+  );
+  return { takes, keep, feel };
 }

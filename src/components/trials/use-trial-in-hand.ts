@@ -4,12 +4,13 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { soundsOf } from "@/core/fingering/study/sounding";
 import type { Study } from "@/core/fingering/study/study";
 import type { Take } from "@/core/trials/take";
-import type { OptionData } from "@/server/types";
+import type { HaltData, OptionData } from "@/server/types";
 import { startPlaying, type Playing } from "../playing/sound";
 import type { Drawn } from "../score/drawn";
 import type { LaneId } from "../score/plan/lane";
 import { scheduleOfTake } from "./heard-again";
 import { takeLanes } from "./take-lanes";
+import { useHalt } from "./use-halt";
 import { useTakes } from "./use-takes";
 import { useTrial } from "./use-trial";
 
@@ -21,14 +22,21 @@ interface Asked {
   readonly option: OptionData | undefined;
   /** Whether the trials are looked at. */
   readonly isShown: boolean;
+  readonly player: { readonly id: string };
+  readonly halted: HaltData | null;
 }
 
 /** The trials of a passage: the one that is played, the take that is looked at and how it is drawn and heard. */
-export function useTrialInHand({ passageId, study, tempo, click, option, isShown }: Asked) {
+export function useTrialInHand({ passageId, study, tempo, click, option, isShown, player, halted }: Asked) {
+  const halt = useHalt(player.id, halted);
+  const isHalted = halt.halt !== null;
   const takes = useTakes(passageId, isShown);
   const { sound, stop, isSounding } = useSound(tempo);
   const onBegin = useCallback((simulated: Take | null) => void (simulated && sound(simulated, [])), [sound]);
-  const trial = useTrial({ study, tempo, click, option, takes, onBegin });
+  const trial = useTrial({ study, tempo, click, option, takes, onBegin, isHalted });
+  useEffect(() => {
+    if (isHalted) stop();
+  }, [isHalted, stop]);
   const { told } = trial;
   const [folded, fold] = useState<readonly LaneId[]>([]);
   const drawn = useMemo((): Pick<Drawn, "plan" | "astray"> | null => {
@@ -46,7 +54,7 @@ export function useTrialInHand({ passageId, study, tempo, click, option, isShown
     },
     [isSounding, stop, told, sound, study],
   );
-  return { trial, takes, drawn, hear, hearing: isSounding && trial.phase === "idle" };
+  return { halt, trial, takes, drawn, hear, hearing: isSounding && trial.phase === "idle" };
 }
 
 export type TrialInHand = ReturnType<typeof useTrialInHand>;

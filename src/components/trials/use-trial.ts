@@ -16,7 +16,7 @@ import { Recorder } from "./recorder";
 import type { TakesInHand } from "./use-takes";
 
 /** A take that has been read: what was played, and what it came to. */
-interface TakeTold {
+export interface TakeTold {
   readonly id: string;
   readonly take: Take;
   readonly report: TakeReport;
@@ -50,13 +50,15 @@ interface Asked {
   readonly takes: TakesInHand;
   /** Told when a trial begins, with how long it waits for a click; and the take that the simulated piano is about to play. */
   readonly onBegin: (simulated: Take | null) => void;
+  /** Whether the player has stopped: then nothing begins, and what runs ends unread. */
+  readonly isHalted: boolean;
 }
 
 /** How often it is asked whether a take is over, ms. */
 const ASKED_EVERY = 40;
 
 /** Trying a passage: arms, hears what is played until it is over, reads it against the passage and keeps it. */
-export function useTrial({ study, tempo, click, option, takes, onBegin }: Asked): Trial {
+export function useTrial({ study, tempo, click, option, takes, onBegin, isHalted }: Asked): Trial {
   const [phase, setPhase] = useState<TrialPhase>("idle");
   const [count, setCount] = useState(0);
   const [told, setTold] = useState<TakeTold | null>(null);
@@ -64,6 +66,9 @@ export function useTrial({ study, tempo, click, option, takes, onBegin }: Asked)
   const onsets = useMemo(() => expectedOf(study), [study]);
   const running = useRef<{ readonly end: () => void; readonly finish: () => void } | null>(null);
   useEffect(() => () => running.current?.end(), []);
+  useEffect(() => {
+    if (isHalted) running.current?.end();
+  }, [isHalted]);
 
   const read = useCallback(
     async (take: Take, on: OptionData): Promise<void> => {
@@ -95,6 +100,7 @@ export function useTrial({ study, tempo, click, option, takes, onBegin }: Asked)
           clearInterval(timer);
           end();
           running.current = null;
+          setPhase("idle");
         },
         finish() {
           this.end();
@@ -108,8 +114,8 @@ export function useTrial({ study, tempo, click, option, takes, onBegin }: Asked)
 
   const toggle = useCallback(() => {
     if (running.current) running.current.finish();
-    else if (option && phase === "idle") void begin(option);
-  }, [option, phase, begin]);
+    else if (option && phase === "idle" && !isHalted) void begin(option);
+  }, [option, phase, begin, isHalted]);
   const look = useCallback(async (id: string): Promise<void> => {
     const found = await ask(`take ${id}`, () => takeAgain({ id }));
     if (found) setTold({ id, take: found.take, report: await fingeringWorker().heard(found.digits, found.take) });

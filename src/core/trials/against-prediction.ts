@@ -16,7 +16,7 @@ export interface OnsetTried {
 }
 
 /** A place at which prediction and playing part. */
-export interface Parting {
+interface Parting {
   readonly note: NoteId;
   /** What was looked for where nothing happened, or what happened where nothing was looked for. */
   readonly kind: "harder than predicted" | "easier than predicted";

@@ -1,7 +1,8 @@
 import { and, desc, eq } from "drizzle-orm";
 import type { Fingering } from "@/core/fingering/study/fingering";
+import type { Felt } from "@/core/trials/felt";
 import type { Db } from "../client";
-import { fingering, fingeringVersion, take, takeFigures } from "../schema";
+import { felt, fingering, fingeringVersion, take, takeFigures } from "../schema";
 
 type TakeKept = typeof take.$inferSelect;
 type TakeFiguresKept = typeof takeFigures.$inferSelect;
@@ -19,7 +20,12 @@ export async function keepTake(
 }
 
 /** A take as it is listed: without its keys. */
-export type TakeListed = Omit<TakeKept, "keys" | "pedal" | "click" | "hands"> & Omit<TakeFiguresKept, "takeId">;
+export type TakeListed = Omit<TakeKept, "keys" | "pedal" | "click" | "hands"> &
+  Omit<TakeFiguresKept, "takeId"> & {
+    /** What was felt, where something was said. */
+    readonly tension: number | null;
+    readonly bars: Felt["bars"];
+  };
 
 /** The newest takes of a passage, newest first, without their keys. */
 export async function takesOf(db: Db, passageId: string, most: number): Promise<readonly TakeListed[]> {
@@ -38,9 +44,12 @@ export async function takesOf(db: Db, passageId: string, most: number): Promise<
       first: takeFigures.first,
       amounts: takeFigures.amounts,
       astray: takeFigures.astray,
+      tension: felt.amount,
+      bars: felt.bars,
     })
     .from(take)
     .innerJoin(takeFigures, eq(takeFigures.takeId, take.id))
+    .leftJoin(felt, eq(felt.takeId, take.id))
     .where(eq(take.passageId, passageId))
     .orderBy(desc(take.at), desc(take.id))
     .limit(most);

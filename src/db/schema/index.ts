@@ -1,3 +1,4 @@
+export * from "./felt";
 export * from "./fingering";
 export * from "./history";
 export * from "./passage";

@@ -14,6 +14,7 @@ import { restsData } from "../hands/hands";
 import { musicOfPassage } from "./music";
 import { passageGiven } from "./passage-given";
 import { name } from "../text";
+import { haltData } from "../players/halt";
 import { verdictsData } from "../verdicts/verdicts";
 import type { Answer, PassageData } from "../types";
 
@@ -72,13 +73,14 @@ export async function passageData(db: Db, id: string, zone: Zone = serverZone())
   if (!given) return null;
   const { passage: found, piece, music, study, options } = given;
   if (!found.printedBars) await db.update(passage).set({ printedBars: music.bars }).where(eq(passage.id, id));
-  const [verdicts, dates, rests, who, marked, practised] = await Promise.all([
+  const [verdicts, dates, rests, who, marked, practised, halt] = await Promise.all([
     verdictsData(db, id, zone),
     recitals(db, piece.pianistId),
     restsData(db, piece.pianistId),
     pianistById(db, piece.pianistId),
     sharedMarks(db, id),
     practiceDays(db, id),
+    haltData(db, piece.pianistId),
   ]);
   return {
     id,
@@ -96,6 +98,7 @@ export async function passageData(db: Db, id: string, zone: Zone = serverZone())
     recital: dates.find((r) => r.id === piece.recitalId) ?? null,
     rests,
     allows: who!.allows,
+    halt,
     wishes: found.wishes,
     planMarks: found.planMarks,
     marked,

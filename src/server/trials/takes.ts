@@ -76,8 +76,8 @@ export async function takesData(db: Db, passageId: string): Promise<readonly Tak
   return (await takesOf(db, passageId, MOST_LISTED)).map(takeData);
 }
 
-function takeData({ passageId: _, at, ...listed }: TakeListed): TakeData {
-  return { ...listed, at: at.toISOString() };
+function takeData({ passageId: _, at, tension, bars, ...listed }: TakeListed): TakeData {
+  return { ...listed, felt: tension === null ? null : { amount: tension, bars }, at: at.toISOString() };
 }
 
 export const TakeWanted = z.object({ id: z.uuid() });

@@ -40,7 +40,7 @@ export function StandingView({ data, inHand }: Props) {
         <p>Not decided. Learning starts when one is taken; set a day, and try all of them until then.</p>
       )}
       <DeadlineForm data={data} inHand={inHand} />
-      {plan.length > 0 && <TrialDays plan={plan} today={data.today} />}
+      {plan.length > 0 && data.halt === null && <TrialDays plan={plan} today={data.today} />}
     </div>
   );
 }
