@@ -42,7 +42,14 @@ export function BenchAside({ bench }: { bench: BenchInHand }) {
         <PlanAside bench={bench} />
       </Tabs.Content>
       <Tabs.Content value="trials">
-        <TrialsAside trials={bench.trials} options={bench.held.options} option={bench.inForce} bars={barsOf(bench)} />
+        <TrialsAside
+          trials={bench.trials}
+          options={bench.held.options}
+          option={bench.inForce}
+          bars={barsOf(bench)}
+          steps={bench.view.steps}
+          onGo={bench.chooseNote}
+        />
       </Tabs.Content>
     </Tabs.Root>
   );

@@ -48,6 +48,8 @@ export function useBench(given: PassageData) {
     isShown: planShown.aside === "trials",
     player: data.player,
     halted: data.halt,
+    steps: view.steps,
+    judged: passage.inView?.judged,
   });
   const { does, isTied } = usePassageGestures(passage, stretch, player, sideOf);
   const [touched, setTouched] = useState<Chosen["touchedAt"]>(null);

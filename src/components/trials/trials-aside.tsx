@@ -2,11 +2,14 @@
 
 import { Circle, Square } from "lucide-react";
 import { useState } from "react";
+import type { Step } from "@/core/fingering/study/steps";
+import type { NoteId } from "@/core/passage/note";
 import type { Felt } from "@/core/trials/felt";
 import type { OptionData } from "@/server/types";
 import { Button } from "../ui/button";
 import { FeltForm } from "./felt-form";
 import { TakeFigures } from "./take-figures";
+import { MapPanel } from "./map-panel";
 import { TakeList } from "./take-list";
 import { TriedTable } from "./tried-table";
 import type { TakeTold } from "./use-trial";
@@ -18,10 +21,12 @@ interface Props {
   readonly option: OptionData | undefined;
   /** Bars that are chosen on the score; null where none are. */
   readonly bars: Felt["bars"];
+  readonly steps: readonly Step[];
+  readonly onGo: (note: NoteId) => void;
 }
 
 /** Trying the option in view: what is listened to, the take that is looked at, and the takes there are. */
-export function TrialsAside({ trials, options, option, bars }: Props) {
+export function TrialsAside({ trials, options, option, bars, steps, onGo }: Props) {
   const { trial, takes } = trials;
   return (
     <aside className="flex flex-col gap-4">
@@ -31,6 +36,9 @@ export function TrialsAside({ trials, options, option, bars }: Props) {
       {takes.takes && takes.takes.length > 0 && (
         <>
           <TriedTable takes={takes.takes} options={options} />
+          {trials.map && (
+            <MapPanel map={trials.map} steps={steps} isDrawn={trials.isMapped} onDraw={trials.setMapped} onGo={onGo} />
+          )}
           <TakeList takes={takes.takes} options={options} looked={trial.told?.id ?? null} onLook={trial.look} />
         </>
       )}

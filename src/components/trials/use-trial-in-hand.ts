@@ -2,13 +2,16 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { soundsOf } from "@/core/fingering/study/sounding";
-import type { Study } from "@/core/fingering/study/study";
+import type { Step } from "@/core/fingering/study/steps";
+import type { Judged, Study } from "@/core/fingering/study/study";
+import { mapOf, type TrialMap } from "@/core/trials/map";
 import type { Take } from "@/core/trials/take";
-import type { HaltData, OptionData } from "@/server/types";
+import type { HaltData, OptionData, TakeData } from "@/server/types";
 import { startPlaying, type Playing } from "../playing/sound";
 import type { Drawn } from "../score/drawn";
 import type { LaneId } from "../score/plan/lane";
 import { scheduleOfTake } from "./heard-again";
+import { mapLanes } from "./map-lanes";
 import { takeLanes } from "./take-lanes";
 import { useHalt } from "./use-halt";
 import { useTakes } from "./use-takes";
@@ -23,11 +26,24 @@ interface Asked {
   /** Whether the trials are looked at. */
   readonly isShown: boolean;
   readonly player: { readonly id: string };
+  readonly steps: readonly Step[];
+  readonly judged: Judged | undefined;
   readonly halted: HaltData | null;
 }
 
 /** The trials of a passage: the one that is played, the take that is looked at and how it is drawn and heard. */
-export function useTrialInHand({ passageId, study, tempo, click, option, isShown, player, halted }: Asked) {
+export function useTrialInHand({
+  passageId,
+  study,
+  tempo,
+  click,
+  option,
+  isShown,
+  player,
+  halted,
+  steps,
+  judged,
+}: Asked) {
   const halt = useHalt(player.id, halted);
   const isHalted = halt.halt !== null;
   const takes = useTakes(passageId, isShown);
@@ -39,14 +55,17 @@ export function useTrialInHand({ passageId, study, tempo, click, option, isShown
   }, [isHalted, stop]);
   const { told } = trial;
   const [folded, fold] = useState<readonly LaneId[]>([]);
+  const map = useMap(takes.takes, option?.id, steps, judged);
+  const [isMapped, setMapped] = useState(false);
   const drawn = useMemo((): Pick<Drawn, "plan" | "astray"> | null => {
-    if (!told || !isShown) return null;
-    const lanes = takeLanes(told.report, told.take.tempo).filter(({ id }) => !folded.includes(id));
-    return {
-      plan: { lanes, signs: [], onFold: (lane) => fold((all) => [...all, lane]) },
-      astray: told.report.marks,
-    };
-  }, [told, isShown, folded]);
+    const lanes = [
+      ...(told ? takeLanes(told.report, told.take.tempo) : []),
+      ...(map && isMapped ? mapLanes(map) : []),
+    ].filter(({ id }) => !folded.includes(id));
+    if (!isShown || (lanes.length === 0 && !told)) return null;
+    const onFold = (lane: LaneId): void => fold((all) => [...all, lane]);
+    return { plan: { lanes, signs: [], onFold }, ...(told ? { astray: told.report.marks } : {}) };
+  }, [told, isShown, folded, map, isMapped]);
   const hear = useCallback(
     (withScore: boolean) => {
       if (isSounding) stop();
@@ -54,10 +73,23 @@ export function useTrialInHand({ passageId, study, tempo, click, option, isShown
     },
     [isSounding, stop, told, sound, study],
   );
-  return { halt, trial, takes, drawn, hear, hearing: isSounding && trial.phase === "idle" };
+  return { halt, trial, takes, map, isMapped, setMapped, drawn, hear, hearing: isSounding && trial.phase === "idle" };
 }
 
 export type TrialInHand = ReturnType<typeof useTrialInHand>;
+
+/** The map of the player's own takes of an option; null where there are none. */
+function useMap(
+  takes: readonly TakeData[] | null,
+  optionId: string | undefined,
+  steps: readonly Step[],
+  judged: Judged | undefined,
+): TrialMap | null {
+  return useMemo(() => {
+    const own = takes?.filter((t) => t.fingeringId === optionId && t.source !== "simulated piano") ?? [];
+    return judged && own.length > 0 ? mapOf(steps, judged, own) : null;
+  }, [takes, optionId, steps, judged]);
+}
 
 /** Lets a take be heard, one at a time. */
 function useSound(tempo: number) {

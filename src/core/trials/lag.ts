@@ -26,7 +26,7 @@ export interface Lag {
 export function lagOf(bars: readonly BarTried[]): Lag {
   const ahead = Array.from({ length: LAG.most + 1 }, (_, lag) =>
     rankCorrelation(
-      bars.slice(0, bars.length - lag).map(({ tension }) => tension),
+      bars.slice(0, Math.max(0, bars.length - lag)).map(({ tension }) => tension),
       bars.slice(lag).map(({ faults }) => faults),
     ),
   );

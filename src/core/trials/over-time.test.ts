@@ -114,6 +114,13 @@ describe("tension ahead of faults", () => {
     expect(lag.ahead).toHaveLength(4);
   });
 
+  it("is not looked for beyond a short passage", () => {
+    for (const many of [0, 1, 2, 3]) {
+      const some = Array.from({ length: many }, (_, i) => i);
+      expect(lagOf(bars(some, some)).ahead).toHaveLength(4);
+    }
+  });
+
   it("builds up along the passage, or does not", () => {
     expect(lagOf(bars([1, 2, 3, 4, 5, 6, 7], [0, 0, 0, 0, 0, 0, 0])).building.interval[0]).toBeGreaterThan(0);
     expect(lagOf(bars([5, 5, 5, 5], [0, 0, 0, 0])).bars).toBeNull();

@@ -1,7 +1,18 @@
 import type { NoteId } from "@/core/passage/note";
 
-/** A lane of the hand plan, or of a take. */
-export type LaneId = "turn" | "height" | "in-out" | "sideways" | "shape" | "release" | "late" | "strength" | "tempo";
+/** A lane of the hand plan, of a take, or of the map of takes. */
+export type LaneId =
+  | "turn"
+  | "height"
+  | "in-out"
+  | "sideways"
+  | "shape"
+  | "release"
+  | "late"
+  | "strength"
+  | "tempo"
+  | "faults"
+  | "tension";
 
 /** What a lane draws for one hand. */
 export interface LaneSeries {

@@ -32,6 +32,8 @@ export interface SimulatedManner {
   readonly tempo?: number;
   /** Faults in 100 onsets, whatever the strain; by the strain where not said. */
   readonly faults?: number;
+  /** Share of the passage before which none of those faults comes; 0 where not said. */
+  readonly faultsFrom?: number;
   /** Whether it begins again a few onsets back when it has slipped, for some slips. */
   readonly turnsBack?: boolean;
 }
@@ -138,8 +140,9 @@ class Player {
   }
 
   private faultsAt({ index }: OnsetExpected, strain: number): number {
-    if (this.manner.faults !== undefined) return this.manner.faults;
     const gone = index / Math.max(1, this.onsets.length - 1);
+    const { faults: asked, faultsFrom = 0 } = this.manner;
+    if (asked !== undefined) return gone < faultsFrom ? 0 : asked;
     const tired = 1 + (SIMULATED.fatigue - 1) * gone;
     const hard = 1 / (1 + Math.exp((SIMULATED.hardensAt - this.mean) / SIMULATED.hardensOver));
     const beyond = Math.max(0, strain - 20) / 100;

@@ -1,0 +1,63 @@
+import { placeText } from "@/core/passage/place";
+import type { NoteId } from "@/core/passage/note";
+import { againstPrediction } from "@/core/trials/against-prediction";
+import { lagOf } from "@/core/trials/lag";
+import type { TrialMap } from "@/core/trials/map";
+import type { Step } from "@/core/fingering/study/steps";
+import { Button } from "../ui/button";
+
+interface Props {
+  readonly map: TrialMap;
+  readonly steps: readonly Step[];
+  readonly isDrawn: boolean;
+  readonly onDraw: (drawn: boolean) => void;
+  readonly onGo: (note: NoteId) => void;
+}
+
+/** What was predicted against what happened over the player's own takes of the option in view. */
+export function MapPanel({ map, steps, isDrawn, onDraw, onGo }: Props) {
+  const { faults, tension, partings } = againstPrediction(map.onsets);
+  const lag = lagOf(map.bars);
+  const placeOf = (note: NoteId): string => {
+    const step = steps.find(({ notes }) => notes.includes(note));
+    return step ? placeText(step.bar, step.beat) : "";
+  };
+  return (
+    <section aria-label="Prediction and takes">
+      <h2 className="font-serif text-lg">Predicted and played</h2>
+      <p className="text-sm">
+        Over {map.takes} takes strain and faults {agree(faults)}
+        {tension === null ? "" : `; strain and tension ${agree(tension)}`}.
+      </p>
+      {lag.bars !== null && lag.bars > 0 && (
+        <p className="text-sm">
+          The hand hardens {lag.bars === 1 ? "one bar" : `${lag.bars} bars`} before the place that fails.
+        </p>
+      )}
+      {partings.length > 0 && (
+        <ul className="mt-1 text-sm">
+          {partings.map(({ note, kind }) => (
+            <li key={note}>
+              <button type="button" onClick={() => onGo(note)} className="min-h-8 text-left hover:text-velvet">
+                <span className="underline">{placeOf(note)}</span> {kind}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Button className="mt-2" aria-pressed={isDrawn} onClick={() => onDraw(!isDrawn)}>
+        {isDrawn ? "Take the map away" : "Map on the score"}
+      </Button>
+    </section>
+  );
+}
+
+function agree(correlation: number | null): string {
+  if (correlation === null) return "cannot be compared";
+  const said = correlation.toFixed(2).replace("-0.00", "0.00").replace("-", "−");
+  return correlation >= 0.5
+    ? `go together (${said})`
+    : correlation >= 0.2
+      ? `go together a little (${said})`
+      : `do not go together (${said})`;
+}
