@@ -17,6 +17,9 @@ import { figuresOf } from "@/core/figures/find";
 import { offering } from "@/core/options/offering";
 import { planOf } from "@/core/motion/plan/plan";
 import { share } from "@/core/options/sharing/sharing";
+import { readTake } from "@/core/trials/alignment/read-take";
+import { expectedOf } from "@/core/trials/expected";
+import type { KeyStruck, Take } from "@/core/trials/take";
 import { seeded, type Seeded } from "../tests/support/seeded";
 
 /** `npm run bench`: prints figures of speed. Nothing here passes or fails. */
@@ -220,4 +223,22 @@ for (const onsets of [64, 500]) {
   const hands = { right: placementsOf(music.hands.right, FULL_SIZE), left: placementsOf(music.hands.left, FULL_SIZE) };
   const known = { ...music, placements: hands };
   row(`the same, placements known`, `${median(5, () => void planOf(known, digits)).toFixed(0)} ms`);
+}
+
+/** A take of a line with a fault in every twentieth note. */
+function taken(notes: number): readonly [ReturnType<typeof expectedOf>, Take] {
+  const given = study(line(random, notes));
+  const onsets = expectedOf(given);
+  const keys = onsets.flatMap(({ at, notes: [note] }, i): KeyStruck[] => {
+    const downMs = at * 625 + random.whole(-8, 8);
+    const struck = { key: note!.key, downMs, upMs: downMs + 150, velocity: 64 };
+    const beside = { ...struck, key: pitch(note!.key + 1), downMs: downMs + 15 };
+    return i % 20 !== 19 ? [struck] : random.pick([[], [beside], [struck, beside]]);
+  });
+  return [onsets, { keys, pedal: [], source: "midi file", tempo: 96, click: false, hands: "right" }];
+}
+for (const notes of [64, 1_000, 10_000]) {
+  const [onsets, take] = taken(notes);
+  const ms = median(notes > 5_000 ? 3 : 9, () => void readTake(onsets, take));
+  row(`a take of ${notes.toLocaleString("en-GB")} notes held against its passage`, `${ms.toFixed(1)} ms`);
 }

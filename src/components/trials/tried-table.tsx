@@ -1,4 +1,7 @@
+import { format } from "date-fns";
+import { day, type Day } from "@/core/time/days";
 import { breakingOf, sayBreaking } from "@/core/trials/breaking";
+import { progressOf, sayProgress } from "@/core/trials/progress";
 import { medianOf } from "@/core/trials/statistics";
 import type { OptionData, TakeData } from "@/server/types";
 
@@ -36,6 +39,7 @@ export function TriedTable({ takes, options }: Props) {
           </p>
           <p className="text-soft">{byTempo(own).join("; ")}</p>
           <p>{sayBreaking(breakingOf(own.map(tried)))}</p>
+          {!isSimulated && <p>{sayProgress(progressOf(own.map((take) => ({ ...tried(take), day: dayOf(take) }))))}</p>}
         </div>
       ))}
     </section>
@@ -44,6 +48,11 @@ export function TriedTable({ takes, options }: Props) {
 
 function tried({ tempo, tempoReached, clean }: TakeData): { tempo: number; clean: boolean } {
   return { tempo: tempoReached ?? tempo, clean };
+}
+
+/** The day that it was where the player is. */
+function dayOf({ at }: TakeData): Day {
+  return day(format(new Date(at), "yyyy-MM-dd"));
 }
 
 function cleanOf(takes: readonly TakeData[]): string {

@@ -3,7 +3,7 @@ import type { NoteId } from "../passage/note";
 import { againstPrediction } from "./against-prediction";
 import { breakingOf, sayBreaking, type Tried } from "./breaking";
 import { lagOf } from "./lag";
-import { progressOf, type TriedOn } from "./progress";
+import { progressOf, sayProgress, type TriedOn } from "./progress";
 import { seeded } from "./simulated/seeded";
 import { rankCorrelation, slopeOf } from "./statistics";
 
@@ -67,14 +67,17 @@ describe("progress over practice days", () => {
 
   it("says nothing before two weeks and five practice days", () => {
     expect(progressOf(over(10, () => 100)).kind).toBe("too soon");
+    expect(sayProgress(progressOf(over(10, () => 100)))).toBeNull();
     expect(progressOf([])).toEqual({ kind: "too soon", days: 0, practiceDays: 0 });
   });
 
   it("sees a player who improves, and one who does not", () => {
     const better = progressOf(over(20, (d) => 80 + 2 * d));
     expect(better).toMatchObject({ kind: "told", improves: true });
+    expect(sayProgress(better)).toMatch(/^It improves/);
     const same = progressOf(over(20, () => 100));
     expect(same).toMatchObject({ kind: "told", improves: false });
+    expect(sayProgress(same)).toMatch(/^Two weeks without improvement: change the fingering/);
   });
 });
 

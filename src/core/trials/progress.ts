@@ -45,3 +45,14 @@ export function progressOf(takes: readonly TriedOn[]): Progress {
   const rises = (slope: Slope | null): boolean => slope !== null && slope.interval[0] > 0;
   return { kind: "told", improves: rises(clean) || rises(breaking), breaking, clean };
 }
+
+/** Progress in a sentence; null where it is too soon to say. */
+export function sayProgress(progress: Progress): string | null {
+  if (progress.kind === "too soon") return null;
+  const { improves, breaking, clean } = progress;
+  if (!improves)
+    return "Two weeks without improvement: change the fingering; what the others cost to learn stands side by side.";
+  if (breaking && breaking.interval[0] > 0)
+    return `It improves: the tempo at which it breaks rises by ${Math.max(1, Math.round(breaking.slope))} a week.`;
+  return `It improves: ${Math.max(1, Math.round(100 * clean.slope))} more of 100 takes are clean each week.`;
+}
