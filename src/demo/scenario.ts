@@ -38,7 +38,7 @@ export interface DemoTried {
   readonly tempi: readonly number[];
 }
 
-const THREE_WEEKS = [21, 19, 17, 15, 13, 11, 9, 7, 5, 3, 1] as const;
+const THREE_WEEKS = [21, 18, 15, 12, 9, 6, 3, 1] as const;
 
 export interface DemoChoice {
   /** Days from the day of loading until it is to be decided; for one not yet taken. */
@@ -117,8 +117,8 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
       spot("The run over the black keys", 1, 2, "right", 112, {
         chosen: { decideIn: 4, known: "B" },
         tried: [
-          { option: "B", breaks: 92, daysAgo: THREE_WEEKS, tempi: [60, 84, 100, 112] },
-          { option: "A", breaks: 108, daysAgo: [9, 5, 1], tempi: [72, 96, 112] },
+          { option: "B", breaks: 92, daysAgo: THREE_WEEKS, tempi: [72, 88, 104] },
+          { option: "A", breaks: 108, daysAgo: [6, 3, 1], tempi: [88, 104, 112] },
         ],
       }),
       spot("The way back down", 3, 4, "right", 112),
@@ -151,8 +151,8 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
       spot("Thirds up to the turn", 1, 2, "right", 88, {
         chosen: { taken: { option: "A", reason: "It stays clear when it is fast.", reviewAfter: 1 } },
         tried: [
-          { option: "B", breaks: 70, daysAgo: THREE_WEEKS.slice(0, 6), tempi: [52, 66, 76, 88] },
-          { option: "A", breaks: null, daysAgo: THREE_WEEKS, tempi: [60, 76, 88] },
+          { option: "B", breaks: 70, daysAgo: THREE_WEEKS.slice(0, 4), tempi: [60, 68, 80] },
+          { option: "A", breaks: null, daysAgo: THREE_WEEKS, tempi: [72, 88] },
         ],
       }),
     ],

@@ -28,6 +28,9 @@ import { heardOf } from "@/core/trials/heard";
 import { reportOf, type TakeReport } from "@/core/trials/report";
 import { playSimulated } from "@/core/trials/simulated/simulated-piano";
 import type { Take } from "@/core/trials/take";
+import { wording } from "@/formats/issue";
+import { readMidi } from "@/formats/midi/read-midi";
+import { writeTake } from "@/formats/midi/write-midi";
 import { openedOn, type Opened } from "./opened";
 import { questions, type Searched } from "./questions";
 
@@ -87,6 +90,10 @@ export interface FingeringService {
   suggested(digits: Fingering, allows: Allowances): Promise<Searched<Suggested>>;
   /** A take of the study, played with these digits, told. */
   heard(digits: Fingering, take: Take): Promise<TakeReport>;
+  /** A performance in a Standard MIDI File, or a sentence that says why there is none. */
+  fromMidi(bytes: Uint8Array): Promise<Pick<Take, "keys" | "pedal"> | string>;
+  /** A take as a Standard MIDI File. */
+  asMidi(take: Take): Promise<Uint8Array>;
   /** What the simulated piano plays of the study with a fingering at a tempo; the same seed plays the same. */
   simulated(digits: Fingering, tempo: number, seed: number): Promise<Take>;
   /** Nothing of a kind is wanted any more. */
@@ -178,6 +185,11 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
     suggested: (digits, allows) => latest("suggested", suggesting(atHand().study, digits, allows)),
     heard: (digits, take) => Promise.resolve(reportOf(heardOf(playedAt(atHand().study, take.tempo), digits, take))),
+    fromMidi(bytes) {
+      const read = readMidi(bytes);
+      return Promise.resolve(read.ok ? read.value : read.issues.map(wording).join(" "));
+    },
+    asMidi: (take) => Promise.resolve(writeTake(take)),
     simulated: (digits, tempo, seed) => Promise.resolve(playSimulated(atHand().study, digits, { tempo, seed }).take),
     stop: drop,
   };

@@ -1,4 +1,8 @@
+import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
+import { pitch } from "@/core/keyboard/pitch";
+import { readMidi } from "@/formats/midi/read-midi";
+import { writeTake } from "@/formats/midi/write-midi";
 import { asNewPlayer, openOnBench } from "./support";
 
 test("one key tries the passage: what was played is read against the score, kept, and looked at again", async ({
@@ -21,6 +25,30 @@ test("one key tries the passage: what was played is read against the score, kept
   await expect(take.getByRole("status")).toHaveText(said!);
   await take.getByRole("button", { name: "Put away" }).click();
   await expect(page.locator('svg[data-lane="late"]')).toHaveCount(0);
+});
+
+test("a performance in a MIDI file is a take, and a take leaves as one", async ({ page }) => {
+  await openOnBench(page, { title: "From a file", bars: [1, 1] });
+  await page.getByRole("tab", { name: "Trials" }).click();
+  const keys = [60, 62, 64, 65, 67, 69, 71, 72].map((key, i) => {
+    return { key: pitch(key), downMs: i * 312, upMs: i * 312 + 280, velocity: 70 };
+  });
+  const file = (name: string, bytes: Uint8Array) => ({ name, mimeType: "audio/midi", buffer: Buffer.from(bytes) });
+  const picker = page.getByLabel("Read a performance from a MIDI file");
+  await picker.setInputFiles(file("torn.mid", writeTake({ keys, pedal: [] }).slice(0, 40)));
+  await expect(page.getByText(/torn\.mid: The MIDI file is broken off/)).toBeVisible();
+  await picker.setInputFiles(file("played.mid", writeTake({ keys: keys.filter((_, i) => i !== 4), pedal: [] })));
+  const take = page.getByRole("region", { name: "The take" });
+  await expect(take.getByRole("status")).toHaveText(/a note is missed/);
+  await expect(page.locator('[data-astray="missed"]')).toHaveCount(1);
+  const saved = page.waitForEvent("download");
+  await take.getByRole("button", { name: "As a MIDI file" }).click();
+  const back = readMidi(new Uint8Array(readFileSync((await (await saved).path())!)));
+  expect(back.ok && back.value.keys).toHaveLength(7);
+  const felt = page.getByRole("region", { name: "What you felt" });
+  await felt.getByRole("button", { name: "wrist" }).click();
+  await felt.getByRole("button", { name: "slower" }).click();
+  await expect(take.getByText("Tension felt: 0 of 10.")).toBeVisible();
 });
 
 test("without MIDI in the browser a trial says so, and the simulated piano plays", async ({ page }) => {

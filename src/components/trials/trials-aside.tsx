@@ -7,6 +7,7 @@ import type { NoteId } from "@/core/passage/note";
 import type { Felt } from "@/core/trials/felt";
 import type { OptionData } from "@/server/types";
 import { Button } from "../ui/button";
+import { saveMidi } from "./save-midi";
 import { FeltForm } from "./felt-form";
 import { TakeFigures } from "./take-figures";
 import { MapPanel } from "./map-panel";
@@ -68,6 +69,7 @@ function TakeSeen({ trials: { trial, takes, hear, hearing }, told, bars }: SeenP
         <div className="mt-2 flex flex-wrap gap-2">
           <Button onClick={() => hear(false)}>{hearing ? "Stop" : "Hear the take"}</Button>
           {!hearing && <Button onClick={() => hear(true)}>With the score</Button>}
+          <Button onClick={() => void saveMidi(told.take)}>As a MIDI file</Button>
           <Button look="quiet" onClick={trial.leave}>
             Put away
           </Button>
@@ -104,7 +106,7 @@ function TryIt({ trials: { trial, halt }, option }: Pick<Props, "trials" | "opti
   );
 }
 
-function Source({ trials: { trial } }: Pick<Props, "trials">) {
+function Source({ trials: { trial, halt } }: Pick<Props, "trials">) {
   const { phase, count, piano, complaint, connect } = trial;
   return (
     <div className="text-sm">
@@ -125,6 +127,21 @@ function Source({ trials: { trial } }: Pick<Props, "trials">) {
         </Button>
       )}
       {complaint && <p className="text-soft">{complaint}</p>}
+      {phase === "idle" && halt.halt === null && (
+        <label className="inline-block min-h-11 cursor-pointer py-2.5 underline focus-within:text-velvet">
+          Read a performance from a MIDI file
+          <input
+            type="file"
+            accept=".mid,.midi,audio/midi"
+            className="sr-only"
+            onChange={({ target }) => {
+              const [file] = target.files ?? [];
+              if (file) trial.readFile(file);
+              target.value = "";
+            }}
+          />
+        </label>
+      )}
     </div>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { toast } from "sonner";
 import type { Study } from "@/core/fingering/study/study";
 import { expectedOf } from "@/core/trials/expected";
 import type { TakeReport } from "@/core/trials/report";
@@ -37,6 +38,8 @@ export interface Trial {
   connect(): void;
   /** Arms, or ends what is being played. */
   toggle(): void;
+  /** Reads a performance of a Standard MIDI File as a take. */
+  readFile(file: File): void;
   /** Looks at an earlier take. */
   look(id: string): void;
   leave(): void;
@@ -116,12 +119,25 @@ export function useTrial({ study, tempo, click, option, takes, onBegin, isHalted
     if (running.current) running.current.finish();
     else if (option && phase === "idle" && !isHalted) void begin(option);
   }, [option, phase, begin, isHalted]);
+  const readFile = useCallback(
+    async (file: File): Promise<void> => {
+      if (!option || isHalted) return;
+      const found = await fingeringWorker().fromMidi(new Uint8Array(await file.arrayBuffer()));
+      if (typeof found === "string") toast.error(`${file.name}: ${found}`);
+      else await read({ ...found, source: "midi file", tempo, click: false, hands: study.passage.hands }, option);
+    },
+    [option, isHalted, read, tempo, study],
+  );
   const look = useCallback(async (id: string): Promise<void> => {
     const found = await ask(`take ${id}`, () => takeAgain({ id }));
     if (found) setTold({ id, take: found.take, report: await fingeringWorker().heard(found.digits, found.take) });
   }, []);
   const leave = useCallback(() => setTold(null), []);
-  return { phase, count, told, piano, complaint, connect, toggle, look: (id) => void look(id), leave };
+  return {
+    ...{ phase, count, told, piano, complaint, connect, toggle, leave },
+    readFile: (file) => void readFile(file),
+    look: (id) => void look(id),
+  };
 }
 
 /** Listens to a piano into a recorder. @returns ends it */

@@ -38,6 +38,7 @@ const data = {
   verdicts: [],
   practised: [],
   today: day("2026-11-25"),
+  halt: null,
 } as unknown as PassageData;
 const shown = (more: Partial<PassageData> = {}) => <Verdict data={{ ...data, ...more }} study={study} author="M. T." />;
 
@@ -104,6 +105,15 @@ describe("the verdict", () => {
     render(shown());
     await waitFor(() => expect(screen.getByText("It stays clear at speed.")).toBeInTheDocument());
     expect(decide).toHaveBeenCalledWith(expect.objectContaining({ kind: "taken", reason: "It stays", id: "id" }));
+  });
+
+  it("proposes nothing to try while the player has stopped at a sign of harm", () => {
+    const undecided = { ...taken, kind: "undecided", fingeringId: null, decideOn: day("2026-11-28") } as const;
+    const plan = { name: "What to try until then" };
+    const { rerender } = render(shown({ verdicts: [undecided] }));
+    expect(screen.getByRole("list", plan)).toBeInTheDocument();
+    rerender(shown({ verdicts: [undecided], halt: { sign: "pain", since: "2026-11-25T08:00:00.000Z" } }));
+    expect(screen.queryByRole("list", plan)).toBeNull();
   });
 
   it("offers a deadline from the days left, and then says what to try each day", async () => {
