@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { strToU8, zipSync } from "fflate";
-import { engraved, importScore, RUN } from "./support";
+import { asNewPlayer, engraved, importScore, RUN } from "./support";
 
 const container = `<container><rootfiles><rootfile full-path="score.xml"/></rootfiles></container>`;
 
@@ -23,7 +23,9 @@ for (const [what, text, words] of [
   ["another kind of XML", "<recipe/>", /not MusicXML: it begins with <recipe>/],
   ["an empty file", "", /The file is empty/],
 ] as const) {
-  test(`${what} is refused with a sentence and leaves nothing behind`, async ({ page }) => {
+  test(`${what} is refused with a sentence and leaves nothing behind`, async ({ page, baseURL }) => {
+    // What others bring in meanwhile is not in this player's list.
+    await asNewPlayer(page, baseURL!);
     await page.goto("/");
     const before = await page.getByRole("listitem").count();
     await importScore(page, text, "torn.musicxml");
