@@ -39,6 +39,7 @@ const shared = {
 
 /** @type {import("jest").Config} */
 const config = {
+  workerIdleMemoryLimit: "1GB",
   projects: [
     {
       ...shared,

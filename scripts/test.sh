@@ -25,9 +25,9 @@ step() {
 }
 export NEXT_TELEMETRY_DISABLED=1
 # Unit tests need neither the build nor a database: they begin beside the making of both. Two workers, each of which is
-# begun anew when it has grown: one process that holds all of them spends most of its time on its own memory.
+# begun anew when it has grown (jest.config.js): one process that holds all of them spends most of its time on its own memory.
 say "== unit tests, beside the others"
-npx jest --selectProjects unit screen --maxWorkers 2 --workerIdleMemoryLimit 1GB --json --outputFile "$RESULTS/unit.json" > "$RESULTS/unit.log" 2>&1 &
+npx jest --selectProjects unit screen --maxWorkers 2 --json --outputFile "$RESULTS/unit.json" > "$RESULTS/unit.log" 2>&1 &
 UNIT=$!
 say "== set-up"
 ensure_build
