@@ -39,7 +39,6 @@ const shared = {
 
 /** @type {import("jest").Config} */
 const config = {
-  workerIdleMemoryLimit: "1GB",
   projects: [
     {
       ...shared,

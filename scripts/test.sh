@@ -24,10 +24,9 @@ step() {
   if "$@"; then echo passed > "$RESULTS/$name.step"; else echo failed > "$RESULTS/$name.step"; fi
 }
 export NEXT_TELEMETRY_DISABLED=1
-# Unit tests need neither the build nor a database: they begin beside the making of both. Two workers, each of which is
-# begun anew when it has grown (jest.config.js): one process that holds all of them spends most of its time on its own memory.
+# Unit tests need neither the build nor a database: they begin beside the making of both.
 say "== unit tests, beside the others"
-npx jest --selectProjects unit screen --maxWorkers 2 --json --outputFile "$RESULTS/unit.json" > "$RESULTS/unit.log" 2>&1 &
+npx jest --selectProjects unit screen --maxWorkers 1 --json --outputFile "$RESULTS/unit.json" > "$RESULTS/unit.log" 2>&1 &
 UNIT=$!
 say "== set-up"
 ensure_build

@@ -1,2 +1,2 @@
 /** A slow machine is no fault: a test is given up only when it hangs. */
-jest.setTimeout(120_000);
+jest.setTimeout(240_000);
