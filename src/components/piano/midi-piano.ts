@@ -1,7 +1,6 @@
 import { isOnKeyboard } from "@/core/keyboard/pitch";
+import { SUSTAIN } from "@/core/trials/take";
 import type { PianoInput } from "./piano-input";
-
-const SUSTAIN = 64;
 
 /**
  * The MIDI pianos that are connected. Asks the browser, which may ask the player.

@@ -10,7 +10,7 @@ import type { NoteId } from "../passage/note";
 import { HEARD } from "../physics";
 import { readTake, type Run, type TakeRead } from "./alignment/read-take";
 import { expectedOf, type NoteExpected, type OnsetExpected } from "./expected";
-import { lineThrough, meanOf } from "./statistics";
+import { lineThrough, meanOf, medianOf } from "./statistics";
 import type { KeyStruck, Take } from "./take";
 
 /** A note of the passage as it was played. */
@@ -138,7 +138,7 @@ function stretchesOf(struck: readonly Struck[]): readonly number[] {
     const length = now.expected.at - struck[i]!.expected.at;
     return length > 0 ? [(now.ms - struck[i]!.ms) / length] : [];
   });
-  const usual = [...quarters].sort((a, b) => a - b)[quarters.length >> 1] ?? 0;
+  const usual = medianOf(quarters);
   let stretch = 0;
   return struck.map((now, i) => {
     const before = struck[i - 1];

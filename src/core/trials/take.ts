@@ -15,6 +15,9 @@ export interface KeyStruck {
   readonly velocity: number;
 }
 
+/** Number of the MIDI controller that is the sustain pedal. */
+export const SUSTAIN = 64;
+
 /** The sustain pedal at a moment: 0 up to 127 down. */
 export interface PedalMoved {
   readonly ms: number;

@@ -1,6 +1,6 @@
 import { parseMidi, type MidiData, type MidiEvent } from "midi-file";
 import { isOnKeyboard } from "@/core/keyboard/pitch";
-import type { KeyStruck, PedalMoved, Take } from "@/core/trials/take";
+import { SUSTAIN, type KeyStruck, type PedalMoved, type Take } from "@/core/trials/take";
 import { refusal, remark, type FileIssue, type Read } from "../issue";
 
 /** What a performance in a Standard MIDI File holds: its keys and its pedal, with times in ms from its start. */
@@ -8,7 +8,6 @@ export type Performance = Pick<Take, "keys" | "pedal">;
 
 /** Bytes of a file that is read; a performance of hours is far smaller. */
 const MOST_MIDI_BYTES = 5_000_000;
-const SUSTAIN = 64;
 /** µs of a quarter note until a file says otherwise, by the standard. */
 const USUAL_QUARTER = 500_000;
 

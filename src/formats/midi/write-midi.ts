@@ -1,7 +1,6 @@
 import { writeMidi, type MidiEvent } from "midi-file";
-import type { Take } from "@/core/trials/take";
+import { SUSTAIN, type Take } from "@/core/trials/take";
 
-const SUSTAIN = 64;
 /** Ticks a ms: one, a quarter note being half a second. */
 const TICKS_A_QUARTER = 500;
 

@@ -1,5 +1,6 @@
 import { READING } from "../../physics";
 import type { OnsetExpected } from "../expected";
+import { medianOf } from "../statistics";
 import type { KeyStruck } from "../take";
 import type { Meant } from "./moves";
 
@@ -31,12 +32,6 @@ export function tempoHeard(
   return keys.map((_, j) => {
     while (at + 1 < steps.length && steps[at]!.key < j) at++;
     const about = steps.slice(Math.max(0, at - READING.tempoAbout), at + READING.tempoAbout + 1);
-    return middleOf(about.map((step) => step.quarterMs));
+    return medianOf(about.map((step) => step.quarterMs));
   });
-}
-
-function middleOf(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = sorted.length >> 1;
-  return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
 }
