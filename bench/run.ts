@@ -235,7 +235,7 @@ function taken(notes: number): readonly [ReturnType<typeof expectedOf>, Take] {
     const beside = { ...struck, key: pitch(note!.key + 1), downMs: downMs + 15 };
     return i % 20 !== 19 ? [struck] : random.pick([[], [beside], [struck, beside]]);
   });
-  return [onsets, { keys, pedal: [], source: "midi file", tempo: 96, click: false, hands: "right" }];
+  return [onsets, { keys, pedal: [], source: "midi file", tempo: 96, click: false, hands: "right", snip: null }];
 }
 for (const notes of [64, 1_000, 10_000]) {
   const [onsets, take] = taken(notes);

@@ -1,7 +1,7 @@
 import { bestFingerings } from "@/core/fingering/study/study";
 import { printedDigits } from "@/core/options/first-options";
 import { pitchName } from "@/core/keyboard/pitch";
-import { uncleanWhy } from "@/core/trials/clean";
+import { cleanMeasures, uncleanWhy } from "@/core/trials/clean";
 import { figuresOf, TAKE_FIGURES } from "@/core/trials/figures";
 import { heardOf, type Heard } from "@/core/trials/heard";
 import type { Take } from "@/core/trials/take";
@@ -46,7 +46,13 @@ export function trial(args: readonly string[], { print, tell }: Speaking): numbe
   const read = readMidi(bytes);
   if (!read.ok) return refuse(read.issues.map(wording).join(" "), midi);
   const { study } = opened;
-  const manner = { source: "midi file", tempo: study.manner.tempo, click: false, hands: study.passage.hands } as const;
+  const manner = {
+    source: "midi file",
+    tempo: study.manner.tempo,
+    click: false,
+    hands: study.passage.hands,
+    snip: null,
+  } as const;
   const heard = heardAs(opened, parsed.wishes, { ...read.value, ...manner });
   const remarks = [...opened.remarks, ...read.issues.map(wording)];
   if (asJson) print(JSON.stringify({ file: score, take: midi, tempo: manner.tempo, remarks, ...entryOf(heard) }));
@@ -64,7 +70,7 @@ function heardAs({ study }: Opened, wishes: Wishes, take: Take): Heard {
 function entryOf(heard: Heard): object {
   const { read, onsets } = heard;
   const figures = figuresOf(heard);
-  const why = uncleanWhy(heard, figures);
+  const why = uncleanWhy(cleanMeasures(heard, figures));
   return {
     onsets: onsets.length,
     keys: read.keys.map(({ key, downMs, velocity }, j) => {
@@ -93,7 +99,7 @@ function partsOf(parts: Readonly<Record<string, number>> | undefined): object {
 function tableOf(heard: Heard): readonly string[] {
   const { read, onsets } = heard;
   const figures = figuresOf(heard);
-  const why = uncleanWhy(heard, figures);
+  const why = uncleanWhy(cleanMeasures(heard, figures));
   const astray = read.keys.flatMap(({ key, downMs }, j) => {
     const one = read.read[j]!;
     if (one.kind === "right") return [];

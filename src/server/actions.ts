@@ -8,6 +8,7 @@ import type { Redistribution } from "@/core/passage/passage";
 import type { Day } from "@/core/time/days";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
+import type { CleanRule } from "@/core/trials/clean";
 import { answering } from "./asking";
 import { GoneAsked, rename, RenameAsked, takeOrBring } from "./belongings/belongings";
 import { begin, BeginAsked } from "./players/begin";
@@ -22,6 +23,8 @@ import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "./p
 import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./hands/instruments";
 import { keepMeasurement, MeasurementAsked } from "./hands/measuring";
 import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked } from "./options/options";
+import { giveUpOwn, OwnAsked, TakeUpAsked, takeUpOwn } from "./hands/own-figures";
+import { proposeOwn } from "./trials/own-proposal";
 import { addPassage, PassageAsked } from "./passages/passages";
 import { choosePart, PartAsked } from "./pieces/pieces";
 import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "./options/remedies";
@@ -33,6 +36,8 @@ import type {
   HaltData,
   InstrumentData,
   OptionKept,
+  OwnData,
+  OwnProposedData,
   MeasurementData,
   OptionData,
   RemediesKept,
@@ -55,6 +60,7 @@ import {
   WishesAsked,
 } from "./options/wishes";
 import { walkBack, WalkAsked } from "./options/walk";
+import { CleanRuleAsked, keepCleanRule } from "./trials/clean-rule";
 import { FeltAsked, keepFelt } from "./trials/felt";
 import { addTake, TakeAsked, takesData, TakeWanted, wholeTake } from "./trials/takes";
 import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts/verdicts";
@@ -90,6 +96,10 @@ export async function practise(asked: unknown): Promise<Answer<readonly Day[]>> 
 
 export async function keepTake(asked: unknown): Promise<Answer<readonly TakeData[]>> {
   return answering(TakeAsked, asked, ({ db }, given) => addTake(db, given));
+}
+
+export async function callClean(asked: unknown): Promise<Answer<CleanRule>> {
+  return refreshed(await answering(CleanRuleAsked, asked, ({ db }, given) => keepCleanRule(db, given)));
 }
 
 export async function takesOfPassage(asked: unknown): Promise<Answer<readonly TakeData[]>> {
@@ -163,6 +173,18 @@ export async function holdRecitalOn(asked: unknown): Promise<Answer<{ readonly h
 
 export async function putOnProgramme(asked: unknown): Promise<Answer<{ readonly recitalId: string | null }>> {
   return refreshed(await answering(PlayedAtAsked, asked, ({ db }, given) => playAt(db, given)));
+}
+
+export async function whatTakesSay(asked: unknown): Promise<Answer<OwnProposedData>> {
+  return answering(OwnAsked, asked, ({ db }, given) => proposeOwn(db, given));
+}
+
+export async function countByTakes(asked: unknown): Promise<Answer<OwnData | null>> {
+  return refreshed(await answering(TakeUpAsked, asked, ({ db }, given) => takeUpOwn(db, given)));
+}
+
+export async function countAsBefore(asked: unknown): Promise<Answer<OwnData | null>> {
+  return refreshed(await answering(OwnAsked, asked, ({ db }, given) => giveUpOwn(db, given)));
 }
 
 export async function beginRest(asked: unknown): Promise<Answer<readonly RestData[]>> {

@@ -12,7 +12,11 @@ import type { Finger, Side } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
 import type { NoteRemedies } from "@/core/passage/remedied";
 import type { Allowances } from "@/core/reach/allowances";
+import type { CleanRule } from "@/core/trials/clean";
 import type { Felt, HaltSign } from "@/core/trials/felt";
+import type { OwnFigures } from "@/core/hand/own";
+import type { Snip } from "@/core/trials/snip";
+import type { OwnProposed } from "./threads/own-figures";
 import type { Take, TakeSource } from "@/core/trials/take";
 import type { BelongingKind } from "./belongings/kinds";
 
@@ -55,8 +59,11 @@ export interface TakeData {
   /** Quarter notes a minute that were meant, and that were reached; null where that cannot be told. */
   readonly tempo: number;
   readonly tempoReached: number | null;
+  /** By what the player calls clean. */
   readonly clean: boolean;
   readonly faults: number;
+  /** What of the passage was meant to be played; null for the whole. */
+  readonly snip: Snip | null;
   /** What to look at first, in one sentence. */
   readonly first: string;
   /** Amounts by the ids of figures. */
@@ -64,7 +71,7 @@ export interface TakeData {
   /** How many faults at each note that has any. */
   readonly astray: Readonly<Record<string, number>>;
   /** Tension felt, 0 to 10, and the bars of it; null where nothing was said. */
-  readonly felt: { readonly amount: number; readonly bars: Felt["bars"] } | null;
+  readonly felt: Pick<Felt, "amount" | "bars" | "easy"> | null;
   /** ISO date and time. */
   readonly at: string;
 }
@@ -105,6 +112,8 @@ export interface PassageData {
   readonly rests: readonly RestData[];
   readonly allows: Allowances;
   readonly halt: HaltData | null;
+  /** What the player calls a clean take. */
+  readonly cleanRule: CleanRule;
   readonly wishes: FingeringWishes;
   readonly planMarks: PlanMarks;
   /** Notes that the other hand may take, where only marked ones may. */
@@ -200,6 +209,17 @@ export interface InstrumentData {
   readonly octaveWidth: number;
 }
 
+/** A player's own figures in force. */
+export interface OwnData extends OwnFigures {
+  /** How many takes they are from. */
+  readonly takes: number;
+  /** ISO date and time. */
+  readonly since: string;
+}
+
+/** What a player's takes would change. */
+export type OwnProposedData = OwnProposed;
+
 export interface HandsData {
   readonly playerId: string;
   /** Newest first; none for a hand that was never measured. */
@@ -208,6 +228,8 @@ export interface HandsData {
   /** The one in use first. */
   readonly instruments: readonly InstrumentData[];
   readonly allows: Allowances;
+  /** null where nothing is in force but what is usual. */
+  readonly own: OwnData | null;
   /** ISO date of today where the player is. */
   readonly today: string;
 }

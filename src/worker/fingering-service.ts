@@ -24,7 +24,9 @@ import { withTune } from "@/core/motion/marks/plan-marks";
 import type { Tune } from "@/core/passage/passage";
 import { chosenFigure } from "@/core/figures/chosen";
 import { keepingPrices, type KeepingPrice } from "@/core/figures/keeping-price";
+import type { CleanRule } from "@/core/trials/clean";
 import { heardOf } from "@/core/trials/heard";
+import type { Snip } from "@/core/trials/snip";
 import { reportOf, type TakeReport } from "@/core/trials/report";
 import { playSimulated } from "@/core/trials/simulated/simulated-piano";
 import type { Take } from "@/core/trials/take";
@@ -89,13 +91,17 @@ export interface FingeringService {
   /** What the best remedies make of the notes that a fingering leaves to no finger; a newer question stops it. */
   suggested(digits: Fingering, allows: Allowances): Promise<Searched<Suggested>>;
   /** A take of the study, played with these digits, told. */
-  heard(digits: Fingering, take: Take): Promise<TakeReport>;
+  heard(
+    digits: Fingering,
+    take: Take,
+    by: { readonly free: readonly NoteId[]; readonly rule: CleanRule },
+  ): Promise<TakeReport>;
   /** A performance in a Standard MIDI File, or a sentence that says why there is none. */
   fromMidi(bytes: Uint8Array): Promise<Pick<Take, "keys" | "pedal"> | string>;
   /** A take as a Standard MIDI File. */
   asMidi(take: Take): Promise<Uint8Array>;
   /** What the simulated piano plays of the study with a fingering at a tempo; the same seed plays the same. */
-  simulated(digits: Fingering, tempo: number, seed: number): Promise<Take>;
+  simulated(digits: Fingering, tempo: number, seed: number, snip: Snip | null): Promise<Take>;
   /** Nothing of a kind is wanted any more. */
   stop(kind: Stoppable): void;
 }
@@ -184,13 +190,15 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     share: (wishes, onProgress) => latest("sharing", sharing(asWritten(atHand().study), wishes), onProgress),
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
     suggested: (digits, allows) => latest("suggested", suggesting(atHand().study, digits, allows)),
-    heard: (digits, take) => Promise.resolve(reportOf(heardOf(playedAt(atHand().study, take.tempo), digits, take))),
+    heard: (digits, take, { free, rule }) =>
+      Promise.resolve(reportOf(heardOf(playedAt(atHand().study, take.tempo), digits, take, new Set(free)), rule)),
     fromMidi(bytes) {
       const read = readMidi(bytes);
       return Promise.resolve(read.ok ? read.value : read.issues.map(wording).join(" "));
     },
     asMidi: (take) => Promise.resolve(writeTake(take)),
-    simulated: (digits, tempo, seed) => Promise.resolve(playSimulated(atHand().study, digits, { tempo, seed }).take),
+    simulated: (digits, tempo, seed, snip) =>
+      Promise.resolve(playSimulated(atHand().study, digits, { tempo, seed, snip }).take),
     stop: drop,
   };
 }

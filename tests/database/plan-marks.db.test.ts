@@ -35,6 +35,7 @@ async function marks(): Promise<PlanMarks> {
     touches: { [at]: { source: "weight", start: "above", end: "held" } } as PlanMarks["touches"],
     watched: ["joint-caves-in"],
     tune: { notes: [at] },
+    free: [at],
     school: "curled-first",
   };
 }

@@ -2,10 +2,15 @@ import { randomUUID } from "node:crypto";
 import { sql } from "drizzle-orm";
 import type { Db } from "@/db/client";
 import { studyOf } from "@/core/fingering/study/study-data";
+import { expectedOf } from "@/core/trials/expected";
+import { snipOf } from "@/core/trials/snip";
 import { playSimulated } from "@/core/trials/simulated/simulated-piano";
 import { passageData } from "@/server/passages/passages";
 import { EditAsked, editOption } from "@/server/options/options";
 import { HaltAsked, liftHalt, startHalt } from "@/server/players/halt";
+import { giveUpOwn, TakeUpAsked, takeUpOwn } from "@/server/hands/own-figures";
+import { proposeOwn } from "@/server/trials/own-proposal";
+import { CleanRuleAsked, keepCleanRule } from "@/server/trials/clean-rule";
 import { FeltAsked, keepFelt } from "@/server/trials/felt";
 import { addTake, TakeAsked, takesData, wholeTake } from "@/server/trials/takes";
 import type { PassageData } from "@/server/types";
@@ -36,6 +41,7 @@ function asked({ study, options }: PassageData, seed: number, faults = 0) {
     click: take.click,
     keys: take.keys.map(({ key, downMs, upMs, velocity }) => [key, downMs, upMs, velocity]),
     pedal: [[0, 90]],
+    snip: null,
   };
 }
 
@@ -88,14 +94,64 @@ describe("takes", () => {
       places: [{ place: "wrist", side: "left" }],
       bars: null,
       loose: false,
+      easy: true,
       next: "stop",
     };
     for (const amount of [3, 7]) await keepFelt(db, FeltAsked.parse({ ...said, amount }));
-    expect((await takesData(db, passageId))[0]).toMatchObject({ id: newest!.id, felt: { amount: 7, bars: null } });
+    expect((await takesData(db, passageId))[0]).toMatchObject({
+      id: newest!.id,
+      felt: { amount: 7, bars: null, easy: true },
+    });
     expect(FeltAsked.safeParse({ ...said, amount: 11 }).success).toBe(false);
     expect(await keepFelt(db, FeltAsked.parse({ ...said, amount: 1, takeId: randomUUID() }))).toMatchObject({
       ok: false,
     });
+  });
+
+  it("are clean by what the player calls clean, those from before too, and by the usual rule again", async () => {
+    const { player } = (await passageData(db, passageId))!;
+    const clean = async () => (await takesData(db, passageId)).map((take) => take.clean);
+    const before = await clean();
+    expect(before).toContain(true);
+    const rule = { faults: 0, evenness: 5, latest: 10, tempo: 1, runs: 1 };
+    await keepCleanRule(db, CleanRuleAsked.parse({ playerId: player.id, rule }));
+    expect(await clean()).toEqual(before.map(() => false));
+    expect((await passageData(db, passageId))!.cleanRule).toEqual(rule);
+    await keepCleanRule(db, CleanRuleAsked.parse({ playerId: player.id, rule: null }));
+    expect(await clean()).toEqual(before);
+    expect(CleanRuleAsked.safeParse({ playerId: player.id, rule: { ...rule, tempo: 3 } }).success).toBe(false);
+  });
+
+  it("of a snip are read against its own notes alone", async () => {
+    const data = (await passageData(db, passageId))!;
+    const study = studyOf(data.study);
+    const snip = snipOf(expectedOf(study), { from: 1, to: 2 });
+    const { take } = playSimulated(study, data.options[0]!.digits, { seed: 2, faults: 0, tempo: 90, snip });
+    const keys = take.keys.map(({ key, downMs, upMs, velocity }) => [key, downMs, upMs, velocity]);
+    expect(keys).toHaveLength(2);
+    await addTake(db, TakeAsked.parse({ ...asked(data, 4), id: randomUUID(), keys, snip }));
+    expect((await takesData(db, passageId))[0]).toMatchObject({ snip, faults: 0 });
+  });
+
+  it("propose the player's own figures from twenty on, which are taken up and given up again", async () => {
+    const data = (await passageData(db, passageId))!;
+    const playerId = data.player.id;
+    const few = await proposeOwn(db, { playerId });
+    expect(few).toMatchObject({ ok: true, value: { causes: [], movement: null } });
+    for (let i = 0; i < 22; i++) {
+      const take = { ...asked(data, 100 + i, 30), id: randomUUID(), source: "midi piano" };
+      await addTake(db, TakeAsked.parse(take));
+    }
+    const many = await proposeOwn(db, { playerId });
+    expect(many.ok && many.value.takes).toBeGreaterThanOrEqual(22);
+    const option = async () => (await passageData(db, passageId))!;
+    expect((await option()).study.own).toBeUndefined();
+    const up = { playerId, takes: 22, causes: { "thumb-pass": 1.25 }, movement: 0.8 };
+    for (const id of [randomUUID()].flatMap((one) => [one, one])) await takeUpOwn(db, TakeUpAsked.parse({ ...up, id }));
+    expect((await option()).study.own).toEqual({ causes: { "thumb-pass": 1.25 }, movement: 0.8 });
+    await giveUpOwn(db, { playerId });
+    expect((await option()).study.own).toBeUndefined();
+    expect(TakeUpAsked.safeParse({ ...up, id: randomUUID(), movement: 9 }).success).toBe(false);
   });
 
   it("end at a sign of harm, until the player lifts it", async () => {

@@ -1,4 +1,5 @@
 import { positionsOf } from "@/core/fingering/explain/positions";
+import type { NoteId } from "@/core/passage/note";
 import { placeText } from "@/core/passage/place";
 import { Tabs } from "radix-ui";
 import { useMemo } from "react";
@@ -49,6 +50,9 @@ export function BenchAside({ bench }: { bench: BenchInHand }) {
           bars={barsOf(bench)}
           steps={bench.view.steps}
           onGo={bench.chooseNote}
+          chosen={chosenOf(bench)}
+          free={planShown.inHand.marks.free}
+          onFree={(free) => planShown.inHand.setMarks({ ...planShown.inHand.marks, free })}
         />
       </Tabs.Content>
     </Tabs.Root>
@@ -249,4 +253,9 @@ function takenOf({ data }: BenchInHand): string | null {
 function barsOf({ stretch, view }: BenchInHand): { readonly from: string; readonly to: string } | null {
   const [from, to] = [view.steps[stretch.from], view.steps[stretch.to]];
   return stretch.notes.length > 0 && from && to ? { from: from.bar, to: to.bar } : null;
+}
+
+/** The notes of the stretch chosen, else the one in hand. */
+function chosenOf({ stretch, note }: BenchInHand): readonly NoteId[] {
+  return stretch.notes.length > 0 ? stretch.notes : note ? [note] : [];
 }

@@ -24,6 +24,7 @@ import { TouchPad } from "./gestures/touch-pad";
 import { useBench, type BenchInHand } from "./use-bench";
 import { HaltButton, HaltNotice } from "../trials/halt";
 import { ViewMenu } from "../passage-in-hand/view-settings";
+import type { TakeOnKeys } from "../trials/use-take-on-keys";
 import { stepText } from "../passage-in-hand/words";
 
 /** What do I play with what: the passage, its options, the causes, and the hands on the keys. */
@@ -94,7 +95,7 @@ function Title({ bench }: { bench: BenchInHand }) {
 /** The score, and under it the tempo, the sound and the hands on the keys. */
 function Desk({ bench }: { bench: BenchInHand }) {
   const { data, view, shown, note, at, player, stretch, settings, planShown } = bench;
-  const hearing = player.playing ? player.at : null;
+  const hearing = player.playing ? player.at : (bench.trials.onKeys?.at ?? null);
   const showing = hearing ?? at;
   const step = view.steps[showing];
   const place = step ? placeText(step.bar, step.beat) : "";
@@ -113,7 +114,7 @@ function Desk({ bench }: { bench: BenchInHand }) {
           {...bench.drawn}
           {...(planShown.drawn ? { plan: planShown.drawn, lanes: lanesOf(bench), figures: [] } : {})}
           {...(bench.trials.drawn ? { ...bench.trials.drawn, lanes: lanesOf(bench), figures: [] } : {})}
-          stretch={stretch.set}
+          stretch={bench.trials.snip.snip ? bench.trials.snip.notes : stretch.set}
           selected={selected}
           onSelect={bench.chooseNote}
         />
@@ -174,7 +175,7 @@ interface HandsProps {
 }
 
 /** The hands on the keys: at the onset in hand, with the music, or in slow motion. */
-function Hands({ bench: { view, shown, player, planShown, note }, showing, place }: HandsProps) {
+function Hands({ bench: { view, shown, player, planShown, trials, note }, showing, place }: HandsProps) {
   const clock = useMemo(() => (player.playing ? player.clock : null), [player.playing, player.clock]);
   if (!shown) return null;
   const { plan, moves } = planShown;
@@ -191,20 +192,31 @@ function Hands({ bench: { view, shown, player, planShown, note }, showing, place
         keys={keyRange(view.study)}
       />
     );
+  const take = player.playing ? null : trials.onKeys;
   return (
     <KeyboardView
       study={view.study}
       steps={view.steps}
       at={showing}
-      fingering={digits}
+      fingering={take?.digits ?? digits}
       label={`Hands on the keys at ${place}`}
       times={player.times}
-      clock={clock}
-      plan={player.playing ? plan : null}
+      clock={take?.clock ?? clock}
+      plan={player.playing ? plan : (take?.plan ?? null)}
       low={planShown.aside !== "fingers"}
       tried={player.playing ? null : planShown.triedAt(note)}
+      struck={take && struckOf(take, view, showing)}
     />
   );
+}
+
+/** Keys that were struck at a step of a take, beside those that the passage asks for. */
+function struckOf(take: TakeOnKeys, { steps, study }: BenchInHand["view"], at: number) {
+  const step = steps[at];
+  const keys = step && take.struckAt(step);
+  if (!step || !keys) return null;
+  const asked = study.passage.notes.flatMap(({ id, pitch }) => (step.notes.includes(id) ? [pitch] : []));
+  return { keys, asked };
 }
 
 /** Beside the plan's lanes the strain of the option in view is enough. */

@@ -43,13 +43,16 @@ export function useBench(given: PassageData) {
     passageId: data.id,
     study: view.study,
     tempo: tempo.tempo,
-    click: settings.click,
+    sounded: settings,
     option: passage.inForce,
     isShown: planShown.aside === "trials",
     player: data.player,
     halted: data.halt,
     steps: view.steps,
     judged: passage.inView?.judged,
+    marks: planShown.inHand.marks,
+    given: data.study,
+    cleanRule: data.cleanRule,
   });
   const { does, isTied } = usePassageGestures(passage, stretch, player, sideOf);
   const [touched, setTouched] = useState<Chosen["touchedAt"]>(null);

@@ -12,6 +12,7 @@ import { HandForm } from "./hand-form";
 import { History } from "./history";
 import { InstrumentChoice } from "./instrument-choice";
 import { OpenHands } from "./open-hands";
+import { OwnFigures } from "./own-figures";
 import { Resting } from "./resting";
 import { useHandDraft, type MeasuredKept } from "./use-hand-draft";
 
@@ -86,6 +87,7 @@ export function HandsView({ pianist, data }: { pianist: string; data: HandsData 
       <div className="mt-8 grid gap-8 md:grid-cols-2">
         <Resting playerId={data.playerId} rests={data.rests} today={data.today} />
         <div className="flex flex-col gap-6">
+          <OwnFigures playerId={data.playerId} own={data.own} />
           <Allowed playerId={data.playerId} allows={data.allows} />
           <History measurements={data.measurements} />
         </div>

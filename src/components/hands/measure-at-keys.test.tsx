@@ -26,6 +26,7 @@ const DATA: HandsData = {
   rests: [],
   instruments: [{ id: "i", name: "Made up", octaveWidth: 164.5 }],
   allows: USUAL_ALLOWANCES,
+  own: null,
   today: "2026-11-25",
 };
 

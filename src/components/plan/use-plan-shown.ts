@@ -115,7 +115,7 @@ function drawnOf(
       id,
       label,
       kind,
-      hands: seen.map((hand) => ({ side: hand.side, series: series(hand, instrument) })),
+      rows: seen.map((hand) => ({ name: `${hand.side} hand`, series: series(hand, instrument) })),
     })),
     signs: signsOf({ ...plan, hands: seen }, marks, sideOf, signs),
     onFold,

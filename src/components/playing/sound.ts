@@ -6,11 +6,16 @@ export interface Playing {
   setTempo(tempo: number): void;
   /** Quarter notes since playing began, count-in included. */
   position(): number;
+  /** When a place is heard at the tempo that it began with, in ms of the page's clock: as near as the browser knows its loudspeaker. */
+  heardAt(quarters: number): number;
   stop(): void;
 }
 
 /** How loud a note is, from the softest to the loudest, as a share of full. */
 const SOFTEST = 0.25;
+
+/** Seconds from asking for sound until it begins. */
+const LEAD = 0.08;
 
 /** The parts of the tone, the ground one first: a plain string-like sound that dies away. */
 const PARTIALS = [1, 0.45, 0.3, 0.14, 0.09, 0.05, 0.03];
@@ -61,7 +66,9 @@ export async function startPlaying(
   transport.loop = loop;
   if (loop) transport.setLoopPoints(ticks(schedule.start), ticks(schedule.end));
   else transport.scheduleOnce(() => Tone.getDraw().schedule(onEnd, Tone.now()), ticks(schedule.end + 0.02));
-  transport.start("+0.08", 0);
+  const begins = Tone.now() + LEAD;
+  const atFirst = tempo();
+  transport.start(begins, 0);
   return {
     setTempo: (next) => {
       transport.bpm.value = next;
@@ -70,10 +77,23 @@ export async function startPlaying(
       const quarters = transport.getTicksAtTime(Tone.immediate()) / transport.PPQ;
       return placeWithin(schedule, Math.max(0, quarters), loop);
     },
+    heardAt: (quarters) => {
+      const [seconds, ms] = clocks(Tone.getContext().rawContext);
+      return ms + 1000 * (begins + (quarters * 60) / atFirst - seconds);
+    },
     stop() {
       transport.stop().cancel(0);
       piano.releaseAll();
       setTimeout(() => [piano, clicker, room].forEach((part) => part.dispose()), 600);
     },
   };
+}
+
+/** One moment by two clocks: that of what is heard, in seconds, and the page's, in ms. */
+function clocks(context: { readonly currentTime: number }): readonly [seconds: number, ms: number] {
+  if (context instanceof AudioContext) {
+    const { contextTime, performanceTime } = context.getOutputTimestamp();
+    if (contextTime && performanceTime) return [contextTime, performanceTime];
+  }
+  return [context.currentTime, performance.now()];
 }

@@ -21,7 +21,7 @@ import { usePlayer } from "./use-player";
 const study = studyOfKeys([60, 62, 64, 65]);
 const steps = stepsOf(study);
 const SETTINGS = { loop: false, countIn: false, click: false };
-const playing = () => ({ setTempo: jest.fn(), position: () => 0, stop: jest.fn() });
+const playing = () => ({ setTempo: jest.fn(), position: () => 0, heardAt: () => 0, stop: jest.fn() });
 const player = () => renderHook(() => usePlayer(study, steps, 90, SETTINGS));
 
 beforeEach(() => {

@@ -2,12 +2,10 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
-import { soundsOf, startOf, stepTimes } from "@/core/fingering/study/sounding";
 import type { Step } from "@/core/fingering/study/steps";
 import type { Study } from "@/core/fingering/study/study";
-import { COMMON_METRE, type Metre } from "@/core/passage/metre";
-import { toNumber } from "@/core/time/beats";
-import { beatsOf, scheduleOf, stepAt, type PlayingAsked } from "./schedule";
+import { musicOf } from "./music";
+import { scheduleOf, stepAt, type PlayingAsked } from "./schedule";
 import { startPlaying, type Playing } from "./sound";
 
 export interface Player {
@@ -94,20 +92,4 @@ export function usePlayer(study: Study, steps: readonly Step[], tempo: number, s
     [busy, stop, music, settings],
   );
   return { playing: busy, at, times: music.times, clock, toggle };
-}
-
-function musicOf(study: Study, steps: readonly Step[]) {
-  const sounds = soundsOf(study);
-  const start = startOf(study);
-  const end = Math.max(0, ...sounds.map((s) => s.at + s.length));
-  const bars = study.passage.bars ?? [];
-  return {
-    sounds,
-    times: stepTimes(sounds, steps),
-    beats: beatsOf(bars, start, start + end),
-    end,
-    /** How the bar is counted that a place lies in, in quarter notes from the start of the passage. */
-    metreAt: (at: number): Metre =>
-      (bars.findLast((bar) => toNumber(bar.start) <= start + at + 1e-6) ?? bars[0])?.metre ?? COMMON_METRE,
-  };
 }

@@ -103,7 +103,7 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
           <CauseTable pair={chosen} />
         </div>
         <aside className="flex flex-col gap-6">
-          <Verdict data={data} study={view.study} author={author} />
+          <Verdict data={data} study={view.study} author={author} takes={takes ?? []} />
           {takes && <TriedTable takes={takes} options={data.options} />}
           <Causes all={chosen} note={selected} title={step ? `At ${placeText(step.bar, step.beat)}` : ""} />
         </aside>

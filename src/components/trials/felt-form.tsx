@@ -22,6 +22,7 @@ export function FeltForm({ bars, onSay, onSkip }: Props) {
   const [side, setSide] = useState<Side>("right");
   const [places, setPlaces] = useState<Felt["places"]>([]);
   const [amount, setAmount] = useState(0);
+  const [easy, setEasy] = useState<boolean | null>(null);
   const [loose, setLoose] = useState<boolean | null>(null);
   const at = (place: FeltPlace): Felt["places"][number] => ({
     place,
@@ -32,7 +33,7 @@ export function FeltForm({ bars, onSay, onSkip }: Props) {
     setPlaces(
       isOn(place) ? places.filter((p) => p.place !== place || p.side !== at(place).side) : [...places, at(place)],
     );
-  const say = (next: FeltNext | null): void => onSay({ places, amount, bars, loose, next });
+  const say = (next: FeltNext | null): void => onSay({ places, amount, bars, loose, easy, next });
   return (
     <section
       aria-label="What you felt"
@@ -62,15 +63,8 @@ export function FeltForm({ bars, onSay, onSkip }: Props) {
         ))}
       </div>
       <HowMuch amount={amount} onAmount={setAmount} />
-      <Choice
-        label="Am I loose now?"
-        value={loose === null ? "" : loose ? "yes" : "no"}
-        options={[
-          ["yes", "Yes"],
-          ["no", "No"],
-        ]}
-        onChange={(next) => setLoose(next === "yes")}
-      />
+      <YesNo label="Was it easy?" value={easy} onChange={setEasy} />
+      <YesNo label="Am I loose now?" value={loose} onChange={setLoose} />
       <p className="mt-2 text-sm">What next?</p>
       <div role="group" aria-label="What next" className="mt-1 flex flex-wrap gap-1">
         {FELT_NEXT.map((next) => (
@@ -103,5 +97,26 @@ function HowMuch({ amount, onAmount }: { readonly amount: number; readonly onAmo
       </Slider.Root>
       <output className="w-6 text-right tabular-nums">{amount}</output>
     </div>
+  );
+}
+
+interface YesNoProps {
+  readonly label: string;
+  readonly value: boolean | null;
+  readonly onChange: (value: boolean) => void;
+}
+
+/** A question that may stay without an answer. */
+function YesNo({ label, value, onChange }: YesNoProps) {
+  return (
+    <Choice
+      label={label}
+      value={value === null ? "" : value ? "yes" : "no"}
+      options={[
+        ["yes", "Yes"],
+        ["no", "No"],
+      ]}
+      onChange={(next) => onChange(next === "yes")}
+    />
   );
 }

@@ -1,6 +1,7 @@
 import type { Sound } from "@/core/fingering/study/sounding";
 import type { Take } from "@/core/trials/take";
-import type { Schedule } from "../playing/schedule";
+import type { Music } from "../playing/music";
+import { scheduleOf, type PlayingAsked, type Schedule } from "../playing/schedule";
 
 /** How loud the score sounds beside a take. */
 const BESIDE = 0.35;
@@ -25,4 +26,11 @@ export function scheduleOfTake({ keys, tempo }: Pick<Take, "keys" | "tempo">, sc
     return { kind: "key", at: at * slower, key, length: length * slower, load: BESIDE } as const;
   });
   return { events: [...played, ...beside].sort((a, b) => a.at - b.at), start: 0, end };
+}
+
+/** What a hand that plays hears: a bar counted in, and the click through the passage, as asked. */
+export function clicksOf(music: Music, { countIn, click }: Pick<PlayingAsked, "countIn" | "click">): Schedule {
+  const all = { from: 0, to: music.end, loop: false, countIn, click };
+  const schedule = scheduleOf([], music.beats, music.metreAt(0), all);
+  return click ? schedule : { ...schedule, end: schedule.start };
 }

@@ -12,14 +12,14 @@ export function mapLanes({ onsets, takes }: TrialMap): readonly DrawnLane[] {
     tension === null ? [] : [{ note, value: tension, words: `tension of ${tension.toFixed(1)} of 10 in bar ${bar}` }],
   );
   const lanes: DrawnLane[] = [
-    { id: "faults", label: "Faults", kind: "bars", hands: [{ side: "right", series: faults }] },
+    { id: "faults", label: "Faults", kind: "bars", rows: [{ name: "faults", series: faults }] },
   ];
   if (felt.length > 0)
     lanes.push({
       id: "tension",
       label: "Tension felt",
       kind: "line",
-      hands: [{ side: "right", series: series(felt, 10) }],
+      rows: [{ name: "tension", series: series(felt, 10) }],
     });
   return lanes;
 }

@@ -3,7 +3,6 @@ import { pitch } from "@/core/keyboard/pitch";
 import { expectedOf } from "@/core/trials/expected";
 import { Recorder } from "./recorder";
 
-const MANNER = { source: "midi piano", tempo: 96, click: false, hands: "right" } as const;
 const recorder = () => new Recorder(expectedOf(studyOfKeys([60, 62, 64, 65])));
 
 /** Strikes keys one after another, each for 100 ms, by a device whose clock stands elsewhere than the page's. */
@@ -22,8 +21,7 @@ describe("the recorder of a take", () => {
     const on = recorder();
     on.press({ ms: 4990, value: 88 });
     strike(on, [60, 62]);
-    expect(on.take(MANNER)).toEqual({
-      ...MANNER,
+    expect(on.take()).toEqual({
       keys: [
         { key: 60, downMs: 10, upMs: 110, velocity: 70 },
         { key: 62, downMs: 110, upMs: 210, velocity: 70 },
@@ -47,6 +45,6 @@ describe("the recorder of a take", () => {
     const on = recorder();
     on.move({ key: pitch(60), down: true, ms: 0, velocity: 50 }, 0);
     expect(on.isOver(9000)).toBe(false);
-    expect(on.take(MANNER).keys).toEqual([{ key: 60, downMs: 0, upMs: null, velocity: 50 }]);
+    expect(on.take().keys).toEqual([{ key: 60, downMs: 0, upMs: null, velocity: 50 }]);
   });
 });

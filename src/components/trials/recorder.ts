@@ -51,11 +51,10 @@ export class Recorder {
   }
 
   /** What was played so far, its times from the first key or pedal on. */
-  take(manner: Pick<Take, "source" | "tempo" | "click" | "hands">): Take {
+  take(): Pick<Take, "keys" | "pedal"> {
     const first = Math.min(...this.keys.map(({ downMs }) => downMs), ...this.pedal.map(({ ms }) => ms));
     const from = Number.isFinite(first) ? first : 0;
     return {
-      ...manner,
       keys: this.keys.map((one) => ({
         ...one,
         downMs: one.downMs - from,

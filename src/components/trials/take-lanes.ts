@@ -6,17 +6,26 @@ import type { DrawnLane } from "../score/plan/plan-lanes";
 /** Least ms that the lane of lateness shows to either side. */
 const LATE_SHOWN = 60;
 
-/** The lanes of a take under the score: how late each onset came, how hard it was struck, and the tempo as it ran. */
-export function takeLanes({ onsets }: Pick<TakeReport, "onsets">, tempo: number): readonly DrawnLane[] {
-  return [
-    lane("late", "Late", lateness(onsets)),
-    lane("strength", "Strength", strength(onsets), "bars"),
-    lane("tempo", "Tempo", tempoLine(onsets, tempo)),
-  ];
+/** A take whose lanes are drawn. */
+interface TakeDrawn {
+  readonly name: string;
+  readonly report: Pick<TakeReport, "onsets">;
+  /** Quarter notes a minute that were meant. */
+  readonly tempo: number;
 }
 
-function lane(id: DrawnLane["id"], label: string, series: LaneSeries, kind: DrawnLane["kind"] = "line"): DrawnLane {
-  return { id, label, kind, hands: [{ side: "right", series }] };
+/**
+ * The lanes of takes under the score, one row a take: how late each onset came, how hard it was struck, and the tempo as it
+ * ran.
+ */
+export function takeLanes(takes: readonly TakeDrawn[]): readonly DrawnLane[] {
+  if (takes.length === 0) return [];
+  const rows = (of: (take: TakeDrawn) => LaneSeries) => takes.map((take) => ({ name: take.name, series: of(take) }));
+  return [
+    { id: "late", label: "Late", kind: "line", rows: rows(({ report }) => lateness(report.onsets)) },
+    { id: "strength", label: "Strength", kind: "bars", rows: rows(({ report }) => strength(report.onsets)) },
+    { id: "tempo", label: "Tempo", kind: "line", rows: rows(({ report, tempo }) => tempoLine(report.onsets, tempo)) },
+  ];
 }
 
 function lateness(onsets: readonly OnsetReported[]): LaneSeries {

@@ -1,4 +1,5 @@
 import { format } from "date-fns";
+import { GitCompareArrows } from "lucide-react";
 import type { OptionData, TakeData } from "@/server/types";
 
 /** Takes listed at first. */
@@ -10,17 +11,20 @@ interface Props {
   /** The one that is looked at. */
   readonly looked: string | null;
   readonly onLook: (id: string) => void;
+  /** The one it is held against. */
+  readonly against: string | null;
+  readonly onAgainst: (id: string | null) => void;
 }
 
 /** The newest takes, one a row: when, of which option, how fast, and what came of it. */
-export function TakeList({ takes, options, looked, onLook }: Props) {
+export function TakeList({ takes, options, looked, onLook, against, onAgainst }: Props) {
   const names = new Map(options.map(({ id, name }) => [id, name]));
   return (
     <section aria-label="Takes">
       <h2 className="font-serif text-lg">Takes</h2>
       <ul className="text-sm">
-        {takes.slice(0, AT_FIRST).map(({ id, at, fingeringId, source, tempoReached, clean, faults }) => (
-          <li key={id} className="border-b border-hairline">
+        {takes.slice(0, AT_FIRST).map(({ id, at, fingeringId, source, snip, tempoReached, clean, faults }) => (
+          <li key={id} className="flex items-center gap-1 border-b border-hairline">
             <button
               type="button"
               aria-current={looked === id}
@@ -31,12 +35,25 @@ export function TakeList({ takes, options, looked, onLook }: Props) {
                 {format(new Date(at), "d MMM HH:mm")}{" "}
                 <span className="font-serif italic">{names.get(fingeringId) ?? "–"}</span>
                 {source === "simulated piano" && <span className="text-soft"> sim.</span>}
+                {snip && <span className="text-soft"> snip</span>}
               </span>
               <span className="tabular-nums">
                 {tempoReached === null ? "" : `♩ ${Math.round(tempoReached)}, `}
                 {clean ? "clean" : faults === 1 ? "1 fault" : faults > 0 ? `${faults} faults` : "not clean"}
               </span>
             </button>
+            {looked !== null && looked !== id && (
+              <button
+                type="button"
+                aria-pressed={against === id}
+                aria-label={`Hold it against the take of ${format(new Date(at), "d MMM HH:mm")}`}
+                title="Hold it against the one looked at"
+                onClick={() => onAgainst(against === id ? null : id)}
+                className="size-11 shrink-0 text-soft hover:text-velvet aria-pressed:text-velvet"
+              >
+                <GitCompareArrows size={16} aria-hidden className="mx-auto" />
+              </button>
+            )}
           </li>
         ))}
       </ul>

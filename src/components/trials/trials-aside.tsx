@@ -7,6 +7,10 @@ import type { NoteId } from "@/core/passage/note";
 import type { Felt } from "@/core/trials/felt";
 import type { OptionData } from "@/server/types";
 import { Button } from "../ui/button";
+import { placeText } from "@/core/passage/place";
+import { CleanRuleForm } from "./clean-rule-form";
+import { SnipPanel } from "./snip-panel";
+import { DelayCheck } from "./delay-check";
 import { saveMidi } from "./save-midi";
 import { FeltForm } from "./felt-form";
 import { TakeFigures } from "./take-figures";
@@ -24,15 +28,21 @@ interface Props {
   readonly bars: Felt["bars"];
   readonly steps: readonly Step[];
   readonly onGo: (note: NoteId) => void;
+  /** Notes that are chosen on the score, or the one in hand. */
+  readonly chosen: readonly NoteId[];
+  /** Notes at which time is free. */
+  readonly free: readonly NoteId[];
+  readonly onFree: (free: readonly NoteId[]) => void;
 }
 
 /** Trying the option in view: what is listened to, the take that is looked at, and the takes there are. */
-export function TrialsAside({ trials, options, option, bars, steps, onGo }: Props) {
-  const { trial, takes } = trials;
+export function TrialsAside({ trials, options, option, bars, steps, onGo, chosen, free, onFree }: Props) {
+  const { trial, takes, snip } = trials;
   return (
     <aside className="flex flex-col gap-4">
       <TryIt trials={trials} option={option} />
       <Source trials={trials} />
+      {trial.phase === "idle" && <SnipPanel snip={snip} chosen={chosen} place={placesOf(snip.notes, steps)} />}
       {trial.told && <TakeSeen trials={trials} told={trial.told} bars={bars} />}
       {takes.takes && takes.takes.length > 0 && (
         <>
@@ -40,12 +50,55 @@ export function TrialsAside({ trials, options, option, bars, steps, onGo }: Prop
           {trials.map && (
             <MapPanel map={trials.map} steps={steps} isDrawn={trials.isMapped} onDraw={trials.setMapped} onGo={onGo} />
           )}
-          <TakeList takes={takes.takes} options={options} looked={trial.told?.id ?? null} onLook={trial.look} />
+          <TakeList
+            takes={takes.takes}
+            options={options}
+            looked={trial.told?.id ?? null}
+            against={trial.other?.id ?? null}
+            onLook={trial.look}
+            onAgainst={trial.against}
+          />
         </>
+      )}
+      {trial.phase === "idle" && (
+        <div className="flex flex-col">
+          {chosen.length > 0 && <FreePlaces chosen={chosen} free={free} onFree={onFree} />}
+          <CleanRuleForm rule={trials.rule} onRule={trials.setRule} />
+        </div>
       )}
       {takes.takes?.length === 0 && <p className="text-sm text-soft">No takes of this passage yet.</p>}
     </aside>
   );
+}
+
+interface FreeProps {
+  readonly chosen: readonly NoteId[];
+  readonly free: readonly NoteId[];
+  readonly onFree: (free: readonly NoteId[]) => void;
+}
+
+/** Where the player takes time freely: no take is judged there by how even it is. */
+function FreePlaces({ chosen, free, onFree }: FreeProps) {
+  const areFree = chosen.every((note) => free.includes(note));
+  return (
+    <Button
+      look="quiet"
+      className="self-start px-0! underline"
+      aria-pressed={areFree}
+      onClick={() =>
+        onFree(areFree ? free.filter((note) => !chosen.includes(note)) : [...new Set([...free, ...chosen])])
+      }
+    >
+      {areFree ? "In time here again" : "Time is free here"}
+    </Button>
+  );
+}
+
+/** "bar 2, beat 1 to bar 3, beat 2". */
+function placesOf(notes: ReadonlySet<NoteId>, steps: readonly Step[]): string {
+  const own = steps.filter((step) => step.notes.some((note) => notes.has(note)));
+  const [first, last] = [own[0], own.at(-1)];
+  return first && last ? `${placeText(first.bar, first.beat)} to ${placeText(last.bar, last.beat)}` : "";
 }
 
 interface SeenProps extends Pick<Props, "trials" | "bars"> {
@@ -65,7 +118,7 @@ function TakeSeen({ trials: { trial, takes, hear, hearing }, told, bars }: SeenP
           {told.report.first}
         </p>
         {isSimulated && <p className="text-sm text-soft">Played by the simulated piano, not by a hand.</p>}
-        <TakeFigures report={told.report} />
+        <TakeFigures report={told.report} other={trial.other?.report ?? null} />
         <div className="mt-2 flex flex-wrap gap-2">
           <Button onClick={() => hear(false)}>{hearing ? "Stop" : "Hear the take"}</Button>
           {!hearing && <Button onClick={() => hear(true)}>With the score</Button>}
@@ -126,6 +179,7 @@ function Source({ trials: { trial, halt } }: Pick<Props, "trials">) {
           Connect a MIDI piano
         </Button>
       )}
+      {phase === "idle" && <DelayCheck piano={piano} />}
       {complaint && <p className="text-soft">{complaint}</p>}
       {phase === "idle" && halt.halt === null && (
         <label className="inline-block min-h-11 cursor-pointer py-2.5 underline focus-within:text-velvet">

@@ -18,7 +18,7 @@ describe("what was felt", () => {
     await userEvent.click(screen.getByRole("button", { name: "neck" }));
     screen.getByRole("slider", { name: "How much" }).focus();
     await userEvent.keyboard("{ArrowRight}{ArrowRight}{ArrowRight}");
-    await userEvent.click(screen.getByRole("radio", { name: "No" }));
+    await userEvent.click(screen.getAllByRole("radio", { name: "No" }).at(-1)!);
     await userEvent.click(screen.getByRole("button", { name: "slower" }));
     expect(said).toEqual([
       {
@@ -30,6 +30,7 @@ describe("what was felt", () => {
         amount: 3,
         bars: { from: "2", to: "3" },
         loose: false,
+        easy: null,
         next: "slower",
       },
     ]);
@@ -83,6 +84,7 @@ describe("what was tried", () => {
     source: "midi piano",
     tempo: 90,
     tempoReached: 90,
+    snip: null,
     clean: true,
     faults: 0,
     first: "Clean.",

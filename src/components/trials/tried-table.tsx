@@ -1,9 +1,8 @@
-import { format } from "date-fns";
-import { day, type Day } from "@/core/time/days";
 import { breakingOf, sayBreaking } from "@/core/trials/breaking";
 import { progressOf, sayProgress } from "@/core/trials/progress";
 import { medianOf } from "@/core/trials/statistics";
 import type { OptionData, TakeData } from "@/server/types";
+import { triedOn } from "./tried-on";
 
 interface Props {
   readonly takes: readonly TakeData[];
@@ -20,7 +19,9 @@ const STEP = 10;
 export function TriedTable({ takes, options }: Props) {
   const rows = options.flatMap(({ id, name }) =>
     [false, true].flatMap((isSimulated) => {
-      const own = takes.filter((t) => t.fingeringId === id && (t.source === "simulated piano") === isSimulated);
+      const own = takes.filter(
+        (t) => t.fingeringId === id && t.snip === null && (t.source === "simulated piano") === isSimulated,
+      );
       return own.length === 0 ? [] : [{ name, isSimulated, own }];
     }),
   );
@@ -38,21 +39,12 @@ export function TriedTable({ takes, options }: Props) {
             <span className="tabular-nums">{cleanOf(own)}</span>
           </p>
           <p className="text-soft">{byTempo(own).join("; ")}</p>
-          <p>{sayBreaking(breakingOf(own.map(tried)))}</p>
-          {!isSimulated && <p>{sayProgress(progressOf(own.map((take) => ({ ...tried(take), day: dayOf(take) }))))}</p>}
+          <p>{sayBreaking(breakingOf(own.map(triedOn)))}</p>
+          {!isSimulated && <p>{sayProgress(progressOf(own.map(triedOn)))}</p>}
         </div>
       ))}
     </section>
   );
-}
-
-function tried({ tempo, tempoReached, clean }: TakeData): { tempo: number; clean: boolean } {
-  return { tempo: tempoReached ?? tempo, clean };
-}
-
-/** The day that it was where the player is. */
-function dayOf({ at }: TakeData): Day {
-  return day(format(new Date(at), "yyyy-MM-dd"));
 }
 
 function cleanOf(takes: readonly TakeData[]): string {

@@ -13,6 +13,8 @@ export interface TakesInHand {
   readonly takes: readonly TakeData[] | null;
   /** Keeps a take on an option as it stands. @returns its id */
   keep(take: Take, option: Pick<OptionData, "id" | "version">): string;
+  /** Asks for them again. */
+  reload(): void;
   /** Keeps what was felt in one of them. */
   feel(takeId: string, felt: Felt): void;
 }
@@ -47,5 +49,10 @@ export function useTakes(passageId: string, isLookedAt: boolean): TakesInHand {
       void ask(`takes ${passageId}`, () => sayFelt({ ...felt, takeId })).then((found) => found && setTakes(found)),
     [passageId],
   );
-  return { takes, keep, feel };
+  const reload = useCallback(
+    () =>
+      void ask(`takes ${passageId}`, () => takesOfPassage({ id: passageId })).then((found) => found && setTakes(found)),
+    [passageId],
+  );
+  return { takes, keep, feel, reload };
 }

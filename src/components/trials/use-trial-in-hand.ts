@@ -1,27 +1,38 @@
 "use client";
 
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { soundsOf } from "@/core/fingering/study/sounding";
 import type { Step } from "@/core/fingering/study/steps";
 import type { Judged, Study } from "@/core/fingering/study/study";
 import { mapOf, type TrialMap } from "@/core/trials/map";
+import type { CleanRule } from "@/core/trials/clean";
+import { expectedOf } from "@/core/trials/expected";
+import type { PlanMarks } from "@/core/motion/marks/plan-marks";
 import type { Take } from "@/core/trials/take";
+import { callClean } from "@/server/actions";
 import type { HaltData, OptionData, TakeData } from "@/server/types";
-import { startPlaying, type Playing } from "../playing/sound";
+import type { PlayerSettings } from "../playing/use-player";
 import type { Drawn } from "../score/drawn";
 import type { LaneId } from "../score/plan/lane";
-import { scheduleOfTake } from "./heard-again";
+import { musicOf } from "../playing/music";
+import { clicksOf, scheduleOfTake } from "./heard-again";
 import { mapLanes } from "./map-lanes";
 import { takeLanes } from "./take-lanes";
+import { ask } from "../keeping/ask";
+import { isOwn } from "./own-takes";
 import { useHalt } from "./use-halt";
-import { useTakes } from "./use-takes";
+import { useSnip } from "./use-snip";
+import { useTakes, type TakesInHand } from "./use-takes";
+import { useTakeOnKeys } from "./use-take-on-keys";
+import { useSounding } from "./use-sounding";
 import { useTrial } from "./use-trial";
 
 interface Asked {
   readonly passageId: string;
   readonly study: Study;
   readonly tempo: number;
-  readonly click: boolean;
+  /** What is sounded to a hand that plays. */
+  readonly sounded: PlayerSettings;
   readonly option: OptionData | undefined;
   /** Whether the trials are looked at. */
   readonly isShown: boolean;
@@ -29,6 +40,11 @@ interface Asked {
   readonly steps: readonly Step[];
   readonly judged: Judged | undefined;
   readonly halted: HaltData | null;
+  /** What the player makes of the plan: where time is free among it. */
+  readonly marks: PlanMarks;
+  /** The study that plans are told apart by. */
+  readonly given: unknown;
+  readonly cleanRule: CleanRule;
 }
 
 /** The trials of a passage: the one that is played, the take that is looked at and how it is drawn and heard. */
@@ -36,47 +52,89 @@ export function useTrialInHand({
   passageId,
   study,
   tempo,
-  click,
+  sounded,
   option,
   isShown,
   player,
   halted,
   steps,
   judged,
+  marks,
+  given,
+  cleanRule,
 }: Asked) {
+  const { free } = marks;
   const halt = useHalt(player.id, halted);
   const isHalted = halt.halt !== null;
   const takes = useTakes(passageId, isShown);
-  const { sound, stop, isSounding } = useSound(tempo);
-  const onBegin = useCallback((simulated: Take | null) => void (simulated && sound(simulated, [])), [sound]);
-  const trial = useTrial({ study, tempo, click, option, takes, onBegin, isHalted });
+  const { sound, stop, isSounding, position } = useSounding();
+  const onBegin = useCallback(
+    (simulated: Take | null) => {
+      if (simulated) sound(scheduleOfTake(simulated, []), simulated.tempo);
+      else if (sounded.countIn || sounded.click) sound(clicksOf(musicOf(study, steps), sounded), tempo);
+    },
+    [sound, sounded, study, steps, tempo],
+  );
+  const { rule, setRule } = useCleanRule(player.id, cleanRule, takes);
+  const by = useMemo(() => ({ free, rule }), [free, rule]);
+  const onsets = useMemo(() => expectedOf(study), [study]);
+  const snip = useSnip(onsets);
+  const click = sounded.click;
+  const trial = useTrial({ study, tempo, click, snip, by, option, takes, onBegin, onEnd: stop, isHalted });
   useEffect(() => {
     if (isHalted) stop();
   }, [isHalted, stop]);
-  const { told } = trial;
+  const { told, other } = trial;
+  const isHeard = isSounding && trial.phase === "idle" && told !== null;
+  const onKeys = useTakeOnKeys({ told: isShown ? told : null, study, steps, marks, given, isHeard, position });
   const [folded, fold] = useState<readonly LaneId[]>([]);
   const map = useMap(takes.takes, option?.id, steps, judged);
   const [isMapped, setMapped] = useState(false);
   const drawn = useMemo((): Pick<Drawn, "plan" | "astray"> | null => {
     const lanes = [
-      ...(told ? takeLanes(told.report, told.take.tempo) : []),
+      ...takeLanes([
+        ...(told ? [{ name: "this take", report: told.report, tempo: told.take.tempo }] : []),
+        ...(told && other ? [{ name: "the other", report: other.report, tempo: other.take.tempo }] : []),
+      ]),
       ...(map && isMapped ? mapLanes(map) : []),
     ].filter(({ id }) => !folded.includes(id));
     if (!isShown || (lanes.length === 0 && !told)) return null;
     const onFold = (lane: LaneId): void => fold((all) => [...all, lane]);
     return { plan: { lanes, signs: [], onFold }, ...(told ? { astray: told.report.marks } : {}) };
-  }, [told, isShown, folded, map, isMapped]);
+  }, [told, other, isShown, folded, map, isMapped]);
   const hear = useCallback(
     (withScore: boolean) => {
       if (isSounding) stop();
-      else if (told) sound(told.take, withScore ? soundsOf(study) : []);
+      else if (told) sound(scheduleOfTake(told.take, withScore ? soundsOf(study) : []), told.take.tempo || tempo);
     },
-    [isSounding, stop, told, sound, study],
+    [isSounding, stop, told, sound, study, tempo],
   );
-  return { halt, trial, takes, map, isMapped, setMapped, drawn, hear, hearing: isSounding && trial.phase === "idle" };
+  return {
+    ...{ halt, trial, takes, snip, rule, setRule, map, isMapped, setMapped, drawn, hear },
+    hearing: isHeard,
+    onKeys,
+  };
 }
 
 export type TrialInHand = ReturnType<typeof useTrialInHand>;
+
+/** What the player calls clean; changed, every take counts by it. */
+function useCleanRule(playerId: string, given: CleanRule, takes: TakesInHand) {
+  const [rule, show] = useState(given);
+  const { reload } = takes;
+  const setRule = useCallback(
+    (next: CleanRule | null): void => {
+      const asked = { playerId, rule: next };
+      void ask(`clean ${playerId}`, () => callClean(asked)).then((kept) => {
+        if (!kept) return;
+        show(kept);
+        reload();
+      });
+    },
+    [playerId, reload],
+  );
+  return { rule, setRule };
+}
 
 /** The map of the player's own takes of an option; null where there are none. */
 function useMap(
@@ -86,46 +144,7 @@ function useMap(
   judged: Judged | undefined,
 ): TrialMap | null {
   return useMemo(() => {
-    const own = takes?.filter((t) => t.fingeringId === optionId && t.source !== "simulated piano") ?? [];
+    const own = takes?.filter((t) => isOwn(t) && t.fingeringId === optionId) ?? [];
     return judged && own.length > 0 ? mapOf(steps, judged, own) : null;
   }, [takes, optionId, steps, judged]);
-}
-
-/** Lets a take be heard, one at a time. */
-function useSound(tempo: number) {
-  const [isSounding, setSounding] = useState(false);
-  const playing = useRef<Playing | null>(null);
-  const begun = useRef(0);
-  const stop = useCallback(() => {
-    begun.current++;
-    playing.current?.stop();
-    playing.current = null;
-    setSounding(false);
-  }, []);
-  useEffect(() => stop, [stop]);
-  const sound = useCallback(
-    (take: Take, score: Parameters<typeof scheduleOfTake>[1]) => {
-      stop();
-      const ticket = ++begun.current;
-      setSounding(true);
-      const isWanted = (): boolean => begun.current === ticket;
-      const at = take.tempo || tempo;
-      startPlaying(
-        scheduleOfTake(take, score),
-        () => at,
-        false,
-        () => isWanted() && stop(),
-        isWanted,
-      ).then(
-        (now) => {
-          if (now === null) return;
-          if (isWanted()) playing.current = now;
-          else now.stop();
-        },
-        () => isWanted() && stop(),
-      );
-    },
-    [stop, tempo],
-  );
-  return { sound, stop, isSounding };
 }

@@ -2,9 +2,13 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
+import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Study } from "@/core/fingering/study/study";
+import type { NoteId } from "@/core/passage/note";
+import type { CleanRule } from "@/core/trials/clean";
 import { expectedOf } from "@/core/trials/expected";
 import type { TakeReport } from "@/core/trials/report";
+import { onsetsIn } from "@/core/trials/snip";
 import type { Take } from "@/core/trials/take";
 import { takeAgain } from "@/server/actions";
 import type { OptionData } from "@/server/types";
@@ -14,12 +18,15 @@ import { midiPianos } from "../piano/midi-piano";
 import type { PianoInput } from "../piano/piano-input";
 import { performingPiano } from "./performing-piano";
 import { Recorder } from "./recorder";
+import type { SnipHeld } from "./use-snip";
 import type { TakesInHand } from "./use-takes";
 
 /** A take that has been read: what was played, and what it came to. */
 export interface TakeTold {
   readonly id: string;
   readonly take: Take;
+  /** The digits it was played on. */
+  readonly digits: Fingering;
   readonly report: TakeReport;
 }
 
@@ -31,6 +38,8 @@ export interface Trial {
   readonly count: number;
   /** The take that is looked at; null for none. */
   readonly told: TakeTold | null;
+  /** The one it is held against; null for none. */
+  readonly other: TakeTold | null;
   /** The piano that is listened to; null where the simulated one plays. */
   readonly piano: PianoInput | null;
   /** Why no piano could be connected. */
@@ -42,6 +51,8 @@ export interface Trial {
   readFile(file: File): void;
   /** Looks at an earlier take. */
   look(id: string): void;
+  /** Holds another take against the one that is looked at; null for none. */
+  against(id: string | null): void;
   leave(): void;
 }
 
@@ -49,10 +60,16 @@ interface Asked {
   readonly study: Study;
   readonly tempo: number;
   readonly click: boolean;
+  /** What of the passage is played. */
+  readonly snip: SnipHeld;
+  /** Where time is free, and what is clean. */
+  readonly by: { readonly free: readonly NoteId[]; readonly rule: CleanRule };
   readonly option: OptionData | undefined;
   readonly takes: TakesInHand;
-  /** Told when a trial begins, with how long it waits for a click; and the take that the simulated piano is about to play. */
+  /** Told when a trial begins: the take that the simulated piano is about to play, or null where a hand does. */
   readonly onBegin: (simulated: Take | null) => void;
+  /** Told when it has ended. */
+  readonly onEnd: () => void;
   /** Whether the player has stopped: then nothing begins, and what runs ends unread. */
   readonly isHalted: boolean;
 }
@@ -61,13 +78,14 @@ interface Asked {
 const ASKED_EVERY = 40;
 
 /** Trying a passage: arms, hears what is played until it is over, reads it against the passage and keeps it. */
-export function useTrial({ study, tempo, click, option, takes, onBegin, isHalted }: Asked): Trial {
+export function useTrial({ study, tempo, click, snip, by, option, takes, onBegin, onEnd, isHalted }: Asked): Trial {
   const [phase, setPhase] = useState<TrialPhase>("idle");
   const [count, setCount] = useState(0);
-  const [told, setTold] = useState<TakeTold | null>(null);
+  const { told, other, setTold, look, against, leave } = useLooked(by);
   const { piano, complaint, connect } = useConnected();
-  const onsets = useMemo(() => expectedOf(study), [study]);
-  const running = useRef<{ readonly end: () => void; readonly finish: () => void } | null>(null);
+  const part = snip.snip;
+  const onsets = useMemo(() => onsetsIn(expectedOf(study), part), [study, part]);
+  const running = useRef<Recording | null>(null);
   useEffect(() => () => running.current?.end(), []);
   useEffect(() => {
     if (isHalted) running.current?.end();
@@ -77,11 +95,13 @@ export function useTrial({ study, tempo, click, option, takes, onBegin, isHalted
     async (take: Take, on: OptionData): Promise<void> => {
       if (take.keys.length === 0) return setPhase("idle");
       setPhase("reading");
-      const report = await fingeringWorker().heard(on.digits, take);
-      setTold({ id: takes.keep(take, on), take, report });
+      const { digits } = on;
+      const report = await fingeringWorker().heard(digits, take, by);
+      if (take.snip) snip.after(report);
+      setTold({ id: takes.keep(take, on), take, digits, report });
       setPhase("idle");
     },
-    [takes],
+    [takes, by, snip, setTold],
   );
 
   const begin = useCallback(
@@ -89,30 +109,24 @@ export function useTrial({ study, tempo, click, option, takes, onBegin, isHalted
       setTold(null);
       setCount(0);
       setPhase("armed");
-      const simulated = piano === null ? await fingeringWorker().simulated(on.digits, tempo, newSeed()) : null;
-      const recorder = new Recorder(onsets);
+      const simulated = piano === null ? await fingeringWorker().simulated(on.digits, tempo, newSeed(), part) : null;
       const source = piano === null ? "simulated piano" : "midi piano";
-      const manner = { source, tempo, click, hands: study.passage.hands } as const;
-      const end = listening(piano ?? performingPiano(simulated!), recorder, () => {
-        setCount(recorder.count);
-        setPhase("playing");
-      });
-      const timer = setInterval(() => recorder.isOver(performance.now()) && running.current?.finish(), ASKED_EVERY);
-      running.current = {
-        end() {
-          clearInterval(timer);
-          end();
+      const manner = { source, tempo, click, hands: study.passage.hands, snip: part } as const;
+      running.current = recording(piano ?? performingPiano(simulated!), new Recorder(onsets), {
+        onKey(keys) {
+          setCount(keys);
+          setPhase("playing");
+        },
+        onOver() {
           running.current = null;
+          onEnd();
           setPhase("idle");
         },
-        finish() {
-          this.end();
-          void read(recorder.take(manner), on);
-        },
-      };
+        onTake: (take) => void read({ ...take, ...manner }, on),
+      });
       onBegin(simulated);
     },
-    [piano, tempo, click, study, onsets, read, onBegin],
+    [piano, tempo, click, study, part, onsets, read, onBegin, onEnd, setTold],
   );
 
   const toggle = useCallback(() => {
@@ -124,31 +138,74 @@ export function useTrial({ study, tempo, click, option, takes, onBegin, isHalted
       if (!option || isHalted) return;
       const found = await fingeringWorker().fromMidi(new Uint8Array(await file.arrayBuffer()));
       if (typeof found === "string") toast.error(`${file.name}: ${found}`);
-      else await read({ ...found, source: "midi file", tempo, click: false, hands: study.passage.hands }, option);
+      else
+        await read(
+          { ...found, source: "midi file", tempo, click: false, hands: study.passage.hands, snip: part },
+          option,
+        );
     },
-    [option, isHalted, read, tempo, study],
+    [option, isHalted, read, tempo, study, part],
   );
-  const look = useCallback(async (id: string): Promise<void> => {
-    const found = await ask(`take ${id}`, () => takeAgain({ id }));
-    if (found) setTold({ id, take: found.take, report: await fingeringWorker().heard(found.digits, found.take) });
-  }, []);
-  const leave = useCallback(() => setTold(null), []);
-  return {
-    ...{ phase, count, told, piano, complaint, connect, toggle, leave },
-    readFile: (file) => void readFile(file),
-    look: (id) => void look(id),
-  };
+  const looks = { told, other, look, against, leave };
+  return { phase, count, piano, complaint, connect, toggle, ...looks, readFile: (file) => void readFile(file) };
 }
 
-/** Listens to a piano into a recorder. @returns ends it */
-function listening(piano: PianoInput, recorder: Recorder, onMove: () => void): () => void {
-  return piano.listen(
+/** The take that is looked at, and the one it is held against. */
+function useLooked(by: Asked["by"]) {
+  const [told, setTold] = useState<TakeTold | null>(null);
+  const [other, setOther] = useState<TakeTold | null>(null);
+  const look = useCallback((id: string): void => void again(id, by).then((now) => now && setTold(now)), [by]);
+  const against = useCallback(
+    (id: string | null): void => void (id === null ? setOther(null) : again(id, by).then(setOther)),
+    [by],
+  );
+  const leave = useCallback(() => {
+    setTold(null);
+    setOther(null);
+  }, []);
+  return { told, other: told && other?.id !== told.id ? other : null, setTold, look, against, leave };
+}
+
+/** An earlier take, read again; null where there is none. */
+async function again(id: string, by: Asked["by"]): Promise<TakeTold | null> {
+  const found = await ask(`take ${id}`, () => takeAgain({ id }));
+  return found && { id, ...found, report: await fingeringWorker().heard(found.digits, found.take, by) };
+}
+
+interface Recording {
+  /** Ends it unread. */
+  readonly end: () => void;
+  /** Ends it, and what was played is a take. */
+  readonly finish: () => void;
+}
+
+interface RecordingTold {
+  /** A key has gone down: how many have. */
+  readonly onKey: (keys: number) => void;
+  readonly onOver: () => void;
+  readonly onTake: (take: Pick<Take, "keys" | "pedal">) => void;
+}
+
+/** Listens to a piano into a recorder until it is over, or ended. */
+function recording(piano: PianoInput, recorder: Recorder, { onKey, onOver, onTake }: RecordingTold): Recording {
+  const deafen = piano.listen(
     (move) => {
       recorder.move(move, performance.now());
-      if (move.down) onMove();
+      if (move.down) onKey(recorder.count);
     },
     (pedal) => recorder.press(pedal),
   );
+  const end = (): void => {
+    clearInterval(timer);
+    deafen();
+    onOver();
+  };
+  const finish = (): void => {
+    end();
+    onTake(recorder.take());
+  };
+  const timer = setInterval(() => recorder.isOver(performance.now()) && finish(), ASKED_EVERY);
+  return { end, finish };
 }
 
 /** The MIDI piano that is connected, once the player asks for it. */

@@ -22,6 +22,8 @@ export interface Hand {
   readonly behind: readonly number[];
   /** Hz, full turns of the forearm to and fro that go with ease, and at which they fail. */
   readonly rotation: { readonly ease: number; readonly fails: number };
+  /** Times as long as usual that it needs to be carried; 1 where nothing of its own is known. */
+  readonly movement: number;
   readonly resting: readonly Finger[];
 }
 
@@ -61,6 +63,7 @@ export function handOfLimits(
     behind: behindFlat.map((length) => length * HAND.naturalCurve),
     tipWidths: CONTACT.tipWidths,
     rotation: rotationOf(MOTION.rotationEase),
+    movement: 1,
     resting,
   };
 }

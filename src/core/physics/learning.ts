@@ -23,4 +23,4 @@ export const DECIDING = {
 } as const;
 
 /** Shares of the target tempo at which options are tried. Choices: slow to calculate, fast snips to check. */
-export const TRIAL_TEMPI = { slow: 0.5, middle: 0.75, beyond: 1.06 } as const;
+export const TRIAL_TEMPI = { slow: 0.5, middle: 0.75, beyond: 1.06, met: 0.1 } as const;

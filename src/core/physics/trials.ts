@@ -96,6 +96,18 @@ export const CLEAN = {
   runs: 1,
 } as const;
 
+/** Fewest and most onsets of a snip. Choices. */
+export const SNIP = { least: 2, most: 10 } as const;
+
+/** Between what a player may set the rule of a clean take. Choices. */
+export const CLEAN_RANGES = {
+  faults: [0, 20],
+  evenness: [5, 200],
+  latest: [10, 500],
+  tempo: [0.5, 1],
+  runs: [1, 10],
+} as const;
+
 /** The tempo at which a fingering breaks. All choices but the priors' form. */
 export const BREAKING = {
   leastTakes: 8,
@@ -125,3 +137,24 @@ export const PARTING = { least: 0.5, most: 5 } as const;
 
 /** Bars ahead of a fault in which tension is looked for, and the correlation from which it is told. Choices. */
 export const LAG = { most: 3, least: 0.5 } as const;
+
+/** The check of the delay: clicks that are sounded, their tempo, and the fewest strokes that tell anything. Choices. */
+export const DELAY = { clicks: 12, tempo: 60, least: 5 } as const;
+
+/**
+ * A player's own figures from their takes. A cause weighs as many times as usual as faults come where it strains, against what
+ * is predicted there: both with so many faults added, to the power, within the range; a change of less is left. The hand's way
+ * takes as many times as long as usual as the quicker ways of so many in a hundred did. All choices.
+ */
+export const OWN = {
+  leastTakes: 20,
+  faultsAdded: 4,
+  power: 0.5,
+  causeRange: [0.5, 2],
+  stepRange: [0.75, 1.33],
+  leastChange: 0.05,
+  leastWays: 24,
+  quickest: 0.25,
+  leastMm: 40,
+  movementRange: [0.5, 2],
+} as const;

@@ -18,31 +18,59 @@ export interface CleanRule {
 
 export const USUAL_RULE: CleanRule = CLEAN;
 
+/** What a rule looks at in a take: kept beside it, so that another rule can be asked later. */
+export interface CleanMeasures {
+  readonly reachedEnd: boolean;
+  readonly runs: number;
+  readonly faults: number;
+  /** Quarter notes a minute that were meant, and that were reached; null where that cannot be told. */
+  readonly meant: number;
+  readonly tempo: number | null;
+  /** ms. */
+  readonly evenness: number;
+  /** ms by which the latest join comes late, 0 where none does. */
+  readonly latest: number;
+}
+
 const FAULTS = ["missed", "wrong", "added", "twice", "neighbours"] as const;
 
 /** Faults of a take, all kinds together. */
-export function faultsIn(figures: TakeFigures): number {
+function faultsIn(figures: TakeFigures): number {
   return FAULTS.reduce((sum, id) => sum + (figures[id]?.amount ?? 0), 0);
+}
+
+/** What a rule looks at in a take that was heard. @param figures its own */
+export function cleanMeasures({ onsets, read, take }: Heard, figures: TakeFigures): CleanMeasures {
+  const last = onsets.at(-1);
+  return {
+    reachedEnd: read.runs.some(({ to }) => to === last?.index),
+    runs: read.runs.length,
+    faults: faultsIn(figures),
+    meant: take.tempo,
+    tempo: figures["tempo"]?.amount ?? null,
+    evenness: figures["evenness"]?.amount ?? 0,
+    latest: Math.max(0, ...(figures["lateness"]?.places.map(({ amount }) => amount) ?? [])),
+  };
 }
 
 /**
  * Why a take is not clean, in sentences, the first one being what to look at first; none where it is. Only what was heard
  * counts: whether it was easy is the player's own word.
  */
-export function uncleanWhy(heard: Heard, figures: TakeFigures, rule: CleanRule = USUAL_RULE): readonly string[] {
+export function uncleanWhy(measures: CleanMeasures, rule: CleanRule = USUAL_RULE): readonly string[] {
+  const { reachedEnd, runs, faults, meant, tempo, evenness, latest } = measures;
   const why: string[] = [];
-  const last = heard.onsets.at(-1);
-  const reached = heard.read.runs.some(({ to }) => to === last?.index);
-  if (!reached) why.push("It broke off before the end.");
-  if (heard.read.runs.length > rule.runs) why.push(`It began ${heard.read.runs.length} times.`);
-  const faults = faultsIn(figures);
+  if (!reachedEnd) why.push("It broke off before the end.");
+  if (runs > rule.runs) why.push(`It began ${runs} times.`);
   if (faults > rule.faults) why.push(faults === 1 ? "One key went astray." : `${faults} keys went astray.`);
-  const tempo = figures["tempo"]?.amount;
-  if (tempo !== undefined && tempo < rule.tempo * heard.take.tempo)
-    why.push(`It went at ${Math.round(tempo)}, not at ${Math.round(heard.take.tempo)}.`);
-  const uneven = figures["evenness"]?.amount ?? 0;
-  if (uneven > rule.evenness) why.push(`Within groups it is uneven by ${Math.round(uneven)} ms.`);
-  const latest = Math.max(0, ...(figures["lateness"]?.places.map(({ amount }) => amount) ?? []));
+  if (tempo !== null && tempo < rule.tempo * meant)
+    why.push(`It went at ${Math.round(tempo)}, not at ${Math.round(meant)}.`);
+  if (evenness > rule.evenness) why.push(`Within groups it is uneven by ${Math.round(evenness)} ms.`);
   if (latest > rule.latest) why.push(`One join comes ${Math.round(latest)} ms late.`);
   return why;
+}
+
+/** Whether a take was clean by a rule. */
+export function isClean(measures: CleanMeasures, rule: CleanRule = USUAL_RULE): boolean {
+  return uncleanWhy(measures, rule).length === 0;
 }

@@ -34,6 +34,8 @@ export interface Felt {
   readonly bars: { readonly from: string; readonly to: string } | null;
   /** Whether the player is loose now; null where they did not say. */
   readonly loose: boolean | null;
+  /** Whether it was easy, in the player's own word; null where they did not say. */
+  readonly easy: boolean | null;
   readonly next: FeltNext | null;
 }
 

@@ -10,6 +10,7 @@ import type { NoteId } from "../passage/note";
 import { HEARD } from "../physics";
 import { readTake, type Run, type TakeRead } from "./alignment/read-take";
 import { expectedOf, type NoteExpected, type OnsetExpected } from "./expected";
+import { onsetsIn } from "./snip";
 import { lineThrough, meanOf, medianOf } from "./statistics";
 import type { KeyStruck, Take } from "./take";
 
@@ -56,7 +57,7 @@ export interface Heard {
  * @param free notes at whose onsets the player takes time freely
  */
 export function heardOf(study: Study, fingering: Fingering, take: Take, free: ReadonlySet<NoteId> = new Set()): Heard {
-  const onsets = expectedOf(study);
+  const onsets = onsetsIn(expectedOf(study), take.snip);
   const read = readTake(onsets, take);
   const positions = positionsOf(study, fingering);
   const joins = new Set(positions.flatMap(({ join, notes }) => (join ? notes.slice(0, 1) : [])));

@@ -42,7 +42,7 @@ export function progressOf(takes: readonly TriedOn[]): Progress {
   });
   const clean = slopeOf(shares);
   const breaking = tempi.length >= PROGRESS.practiceDays ? slopeOf(tempi) : null;
-  const rises = (slope: Slope | null): boolean => slope !== null && slope.interval[0] > 0;
+  const rises = (slope: Slope | null): boolean => slope !== null && (slope.rises || slope.interval[0] > 0);
   return { kind: "told", improves: rises(clean) || rises(breaking), breaking, clean };
 }
 
@@ -52,7 +52,7 @@ export function sayProgress(progress: Progress): string | null {
   const { improves, breaking, clean } = progress;
   if (!improves)
     return "Two weeks without improvement: change the fingering; what the others cost to learn stands side by side.";
-  if (breaking && breaking.interval[0] > 0)
+  if (breaking && (breaking.rises || breaking.interval[0] > 0))
     return `It improves: the tempo at which it breaks rises by ${Math.max(1, Math.round(breaking.slope))} a week.`;
   return `It improves: ${Math.max(1, Math.round(100 * clean.slope))} more of 100 takes are clean each week.`;
 }

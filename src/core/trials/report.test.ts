@@ -17,6 +17,7 @@ const played = (keys: readonly KeyStruck[]): Take => ({
   tempo: 96,
   click: false,
   hands: "right",
+  snip: null,
 });
 const report = (keys: readonly KeyStruck[]) => reportOf(heardOf(study, fingered(study, "12312345"), played(keys)));
 

@@ -1,7 +1,8 @@
+import type { Pitch } from "../keyboard/pitch";
 import type { NoteId } from "../passage/note";
 import { placeText } from "../passage/place";
 import { stepsOf } from "../fingering/study/steps";
-import { faultsIn, uncleanWhy, USUAL_RULE, type CleanRule } from "./clean";
+import { cleanMeasures, uncleanWhy, USUAL_RULE, type CleanMeasures, type CleanRule } from "./clean";
 import { figuresOf, TAKE_FIGURES, type TakeFigures } from "./figures";
 import type { Heard } from "./heard";
 
@@ -15,6 +16,10 @@ export interface MarkHeard {
 /** One onset for the lanes under the score. */
 export interface OnsetReported {
   readonly note: NoteId;
+  /** ms of the take at which it was struck. */
+  readonly ms: number;
+  /** Keys that went down for it, in the place of it and beside it, the lowest first. */
+  readonly keys: readonly Pitch[];
   /** ms; null where nothing is about it. */
   readonly late: number | null;
   /** The strongest of its keys, 1 to 127. */
@@ -31,6 +36,8 @@ export interface TakeReport {
   readonly clean: boolean;
   /** Why it is not, in sentences. */
   readonly why: readonly string[];
+  /** What a rule of what is clean looks at. */
+  readonly measures: CleanMeasures;
   readonly faults: number;
   readonly runs: number;
   /** How many keys can be read in another way as well. */
@@ -51,13 +58,15 @@ interface FigureReported {
 /** Tells a take that was heard. */
 export function reportOf(heard: Heard, rule: CleanRule = USUAL_RULE): TakeReport {
   const figures = figuresOf(heard);
-  const why = uncleanWhy(heard, figures, rule);
+  const measures = cleanMeasures(heard, figures);
+  const why = uncleanWhy(measures, rule);
   const marks = marksOf(heard, figures);
   return {
     first: firstOf(heard, marks, why),
     clean: why.length === 0,
     why,
-    faults: faultsIn(figures),
+    measures,
+    faults: measures.faults,
     runs: heard.read.runs.length,
     doubtful: heard.read.doubtful.length,
     marks,
@@ -83,13 +92,20 @@ function marksOf({ read, onsets }: Heard, figures: TakeFigures): readonly MarkHe
   return [...struck, ...missed.map(({ note }): MarkHeard => ({ note, kind: "missed", semitones: 0 }))];
 }
 
-function onsetsOf({ struck }: Heard): readonly OnsetReported[] {
+function onsetsOf({ struck, read, run }: Heard): readonly OnsetReported[] {
+  const keysAt = new Map<number, Pitch[]>();
+  for (const j of run?.keys ?? []) {
+    const at = read.read[j]!.onset;
+    keysAt.set(at, [...(keysAt.get(at) ?? []), read.keys[j]!.key]);
+  }
   return struck.map((now, i) => {
     const before = struck[i - 1];
     const quarters = before ? now.expected.at - before.expected.at : 0;
     const ms = before ? now.ms - before.ms : 0;
     return {
       note: now.expected.notes[0]!.id,
+      ms: now.ms,
+      keys: [...new Set(keysAt.get(now.expected.index) ?? [])].sort((a, b) => a - b),
       late: now.late,
       velocity: Math.max(...now.notes.map(({ key }) => key.velocity)),
       tempo: quarters > 0 && ms > 0 ? (60_000 * quarters) / ms : null,

@@ -1,5 +1,6 @@
 import type { Pitch } from "../keyboard/pitch";
 import type { Hands } from "../passage/passage";
+import type { Snip } from "./snip";
 
 /** Where the keys of a take came from. What the simulated piano plays is never counted among the player's own. */
 export const TAKE_SOURCES = ["midi piano", "screen", "simulated piano", "midi file"] as const;
@@ -35,6 +36,8 @@ export interface Take {
   /** Whether a click was heard. */
   readonly click: boolean;
   readonly hands: Hands;
+  /** What of the passage was meant to be played; null for the whole. */
+  readonly snip: Snip | null;
 }
 
 /** A take with its keys in the order in which they went down, the lowest first where they went down at once. */

@@ -19,7 +19,13 @@ export interface VerdictEvent {
 /** How a passage stands. */
 export type Standing =
   | { readonly state: "open" }
-  | { readonly state: "undecided"; readonly decideOn: Day; readonly daysLeft: number }
+  | {
+      readonly state: "undecided";
+      /** The day on which it was first left open. */
+      readonly since: Day;
+      readonly decideOn: Day;
+      readonly daysLeft: number;
+    }
   | {
       readonly state: "taken";
       readonly fingeringId: string;
@@ -37,12 +43,24 @@ export type Standing =
 export function standingOf(events: readonly VerdictEvent[], practised: readonly Day[], today: Day): Standing {
   const last = events.findLast((e) => e.kind !== "known" && e.kind !== "reviewed");
   if (last?.kind === "undecided" && last.decideOn !== null)
-    return { state: "undecided", decideOn: last.decideOn, daysLeft: daysBetween(today, last.decideOn) };
+    return {
+      state: "undecided",
+      since: leftOpenOn(events),
+      decideOn: last.decideOn,
+      daysLeft: daysBetween(today, last.decideOn),
+    };
   if (last?.kind !== "taken" || last.fingeringId === null) return { state: "open" };
   const review = events.findLast((e) => e.kind === "taken" || e.kind === "reviewed")!;
   const days = new Set(practised.filter((d) => (review.kind === "reviewed" ? d > review.on : d >= review.on))).size;
   const reviewIn = review.reviewAfter === null ? null : Math.max(0, review.reviewAfter - days);
   return { state: "taken", fingeringId: last.fingeringId, practised: days, reviewIn };
+}
+
+/** When it was first left open, however often the day was moved since. */
+function leftOpenOn(events: readonly VerdictEvent[]): Day {
+  const said = events.filter(({ kind }) => kind !== "known" && kind !== "reviewed");
+  const before = said.findLastIndex(({ kind }) => kind !== "undecided");
+  return said[before + 1]!.on;
 }
 
 /** The option in the fingers now: the last one known or taken, whichever was said last; null where none was. */

@@ -100,7 +100,10 @@ describe("how a passage stands", () => {
 
   it("is open until something is said, then undecided until one is taken", () => {
     expect(standingOf([], [], TODAY)).toEqual({ state: "open" });
-    expect(standingOf([undecided], [], TODAY)).toEqual({ state: "undecided", decideOn: "2026-11-27", daysLeft: 2 });
+    const open = { state: "undecided", since: undecided.on, decideOn: "2026-11-27", daysLeft: 2 };
+    expect(standingOf([undecided], [], TODAY)).toEqual(open);
+    const moved = { ...undecided, decideOn: day("2026-12-04"), on: day("2026-11-25") };
+    expect(standingOf([undecided, moved], [], TODAY)).toMatchObject({ since: undecided.on, decideOn: "2026-12-04" });
     expect(isDue(standingOf([undecided], [], TODAY))).toBe(false);
     expect(isDue(standingOf([undecided], [], day("2026-11-27")))).toBe(true);
     expect(standingOf([undecided, taken], [], TODAY)).toMatchObject({ state: "taken", fingeringId: "a", reviewIn: 3 });

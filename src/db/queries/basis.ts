@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { and, desc, eq, isNull, sql } from "drizzle-orm";
 import { SIDES } from "@/core/hand/finger";
 import type { Db } from "../client";
+import { ownFiguresInForce } from "./own-figures";
 import { handMeasurement, instrument, noteMark, passage, piece, rest } from "../schema";
 
 /**
@@ -50,8 +51,11 @@ export async function basisOf(db: Db, passageId: string): Promise<string> {
     .where(and(eq(instrument.pianistId, pianistId), isNull(instrument.goneAt)))
     .orderBy(desc(instrument.takenUpAt), desc(instrument.createdAt))
     .limit(1);
+  // What a player's takes have shown is no part of what was worked out without it.
+  const own = await ownFiguresInForce(db, pianistId);
+  const figures = own ? [own.causes, own.movement] : [];
   return createHash("sha1")
-    .update(JSON.stringify([asked, remedies, hands, resting, width]))
+    .update(JSON.stringify([asked, remedies, hands, resting, width, ...figures]))
     .digest("hex");
 }
 

@@ -1,8 +1,9 @@
 import { and, desc, eq } from "drizzle-orm";
 import type { Fingering } from "@/core/fingering/study/fingering";
+import type { CleanRule } from "@/core/trials/clean";
 import type { Felt } from "@/core/trials/felt";
 import type { Db } from "../client";
-import { felt, fingering, fingeringVersion, take, takeFigures } from "../schema";
+import { felt, fingering, fingeringVersion, passage, pianist, piece, take, takeFigures } from "../schema";
 
 type TakeKept = typeof take.$inferSelect;
 type TakeFiguresKept = typeof takeFigures.$inferSelect;
@@ -25,6 +26,9 @@ export type TakeListed = Omit<TakeKept, "keys" | "pedal" | "click" | "hands"> &
     /** What was felt, where something was said. */
     readonly tension: number | null;
     readonly bars: Felt["bars"];
+    readonly easy: Felt["easy"];
+    /** What the player calls clean; null for the usual rule. */
+    readonly rule: CleanRule | null;
   };
 
 /** The newest takes of a passage, newest first, without their keys. */
@@ -38,7 +42,8 @@ export async function takesOf(db: Db, passageId: string, most: number): Promise<
       source: take.source,
       tempo: take.tempo,
       at: take.at,
-      clean: takeFigures.clean,
+      snip: take.snip,
+      measures: takeFigures.measures,
       faults: takeFigures.faults,
       tempoReached: takeFigures.tempoReached,
       first: takeFigures.first,
@@ -46,10 +51,15 @@ export async function takesOf(db: Db, passageId: string, most: number): Promise<
       astray: takeFigures.astray,
       tension: felt.amount,
       bars: felt.bars,
+      easy: felt.easy,
+      rule: pianist.cleanRule,
     })
     .from(take)
     .innerJoin(takeFigures, eq(takeFigures.takeId, take.id))
     .leftJoin(felt, eq(felt.takeId, take.id))
+    .innerJoin(passage, eq(passage.id, take.passageId))
+    .innerJoin(piece, eq(piece.id, passage.pieceId))
+    .innerJoin(pianist, eq(pianist.id, piece.pianistId))
     .where(eq(take.passageId, passageId))
     .orderBy(desc(take.at), desc(take.id))
     .limit(most);

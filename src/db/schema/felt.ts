@@ -18,6 +18,8 @@ export const felt = pgTable(
     amount: smallint().notNull(),
     bars: jsonb().$type<NonNullable<Felt["bars"]>>(),
     loose: boolean(),
+    /** Whether it was easy, in the player's own word; null where they did not say. */
+    easy: boolean(),
     next: feltNext(),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },

@@ -15,7 +15,9 @@ import {
 } from "drizzle-orm/pg-core";
 import type { Finger } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
-import { CONTACT, HAND, KEYBOARD } from "@/core/physics";
+import type { OwnFigures } from "@/core/hand/own";
+import { CONTACT, HAND, KEYBOARD, OWN } from "@/core/physics";
+import type { CleanRule } from "@/core/trials/clean";
 import { USUAL_ALLOWANCES, type Allowances } from "@/core/reach/allowances";
 import { goneAt } from "./gone";
 
@@ -32,6 +34,8 @@ export const pianist = pgTable(
     goneAt: goneAt(),
     /** Which remedies the player allows where a hand cannot hold what is written. */
     allows: jsonb().$type<Allowances>().notNull().default(USUAL_ALLOWANCES),
+    /** What the player calls a clean take; null for the usual rule. */
+    cleanRule: jsonb().$type<CleanRule>(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [check("pianist_name", sql`length(trim(${t.name})) > 0`)],
@@ -157,4 +161,34 @@ export const recital = pgTable(
     goneAt: goneAt(),
   },
   (t) => [check("recital_title", sql`length(trim(${t.title})) > 0`), index("recital_of_pianist").on(t.pianistId)],
+);
+
+/** A player's own figures, proposed from their takes and taken up by them; the newest that was not given up counts. */
+export const ownFigures = pgTable(
+  "own_figures",
+  {
+    /** Given by the page, so that sending it twice keeps it once. */
+    id: uuid().primaryKey(),
+    pianistId: uuid()
+      .notNull()
+      .references(() => pianist.id, { onDelete: "cascade" }),
+    /** Times as much as usual that a cause weighs, by its id. */
+    causes: jsonb().$type<OwnFigures["causes"]>().notNull(),
+    /** Times as long as usual that the hand needs for its way. */
+    movement: doublePrecision().notNull(),
+    /** How many takes they are from. */
+    takes: smallint().notNull(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** When the player went back to what was before; null while they have not. */
+    givenUpAt: timestamp({ withTimezone: true }),
+  },
+  (t) => [
+    check(
+      "own_figures_movement",
+      sql`${t.movement} between ${sql.raw(String(OWN.movementRange[0]))} and ${sql.raw(String(OWN.movementRange[1]))}`,
+    ),
+    check("own_figures_causes", sql`jsonb_typeof(${t.causes}) = 'object'`),
+    check("own_figures_given_up", sql`${t.givenUpAt} is null or ${t.givenUpAt} >= ${t.at}`),
+    index("own_figures_newest").on(t.pianistId, t.at),
+  ],
 );

@@ -15,6 +15,8 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import { TEMPO_RANGE } from "@/core/passage/passage";
+import type { CleanMeasures } from "@/core/trials/clean";
+import type { Snip } from "@/core/trials/snip";
 import { TAKE_SOURCES } from "@/core/trials/take";
 import { fingeringVersion } from "./fingering";
 import { hands, passage } from "./passage";
@@ -41,6 +43,8 @@ export const take = pgTable(
     keys: jsonb().$type<readonly PackedKey[]>().notNull(),
     /** ms and value, as they came. */
     pedal: jsonb().$type<readonly (readonly [ms: number, value: number])[]>().notNull(),
+    /** What of the passage was meant to be played; null for the whole. */
+    snip: jsonb().$type<Snip>(),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
@@ -67,7 +71,8 @@ export const takeFigures = pgTable(
     takeId: uuid()
       .primaryKey()
       .references(() => take.id, { onDelete: "cascade" }),
-    clean: boolean().notNull(),
+    /** What a rule of what is clean looks at. */
+    measures: jsonb().$type<CleanMeasures>().notNull(),
     faults: smallint().notNull(),
     /** Quarter notes a minute; null where it cannot be told. */
     tempoReached: doublePrecision(),

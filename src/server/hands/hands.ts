@@ -6,17 +6,19 @@ import type { Zone } from "@/core/time/zone";
 import type { Db } from "@/db/client";
 import { instruments, measurements, pianistById, restsNow } from "@/db/queries/pianists";
 import type { handMeasurement } from "@/db/schema";
+import { ownData } from "./own-figures";
 import { serverZone, today } from "../players/day";
 import type { HandsData, InstrumentData, MeasurementData, RestData } from "../types";
 
 /** Everything the Hands page shows. */
 export async function handsData(db: Db, pianistId: string, zone: Zone = serverZone()): Promise<HandsData> {
-  const [right, left, rests, all, who] = await Promise.all([
+  const [right, left, rests, all, who, own] = await Promise.all([
     measurements(db, pianistId, "right"),
     measurements(db, pianistId, "left"),
     restsData(db, pianistId),
     instrumentsData(db, pianistId),
     pianistById(db, pianistId),
+    ownData(db, pianistId),
   ]);
   return {
     playerId: pianistId,
@@ -24,6 +26,7 @@ export async function handsData(db: Db, pianistId: string, zone: Zone = serverZo
     rests,
     instruments: all,
     allows: who!.allows,
+    own,
     today: today(zone),
   };
 }

@@ -7,6 +7,8 @@ import { passageById, remediesOf } from "@/db/queries/passages";
 import { pieceById, type PieceKept } from "@/db/queries/pieces";
 import type { passage } from "@/db/schema";
 import { handsGiven, instrumentsData } from "../hands/hands";
+import { ownGiven } from "../hands/own-figures";
+import { isUsual } from "@/core/hand/own";
 import { musicOfPassage } from "./music";
 import type { PassageMusic } from "../threads/scores";
 
@@ -34,9 +36,10 @@ export async function passageGiven(db: Db, id: string): Promise<PassageGiven | n
   if (!found || !piece) return null;
   const music = await musicOfPassage(db, piece, found);
   if (!music.ok) return null;
-  const [hands, [instrument], remedies, options] = await Promise.all([
+  const [hands, [instrument], own, remedies, options] = await Promise.all([
     handsGiven(db, piece.pianistId),
     instrumentsData(db, piece.pianistId),
+    ownGiven(db, piece.pianistId),
     remediesOf(db, id),
     fingeringsOf(db, id),
   ]);
@@ -50,6 +53,7 @@ export async function passageGiven(db: Db, id: string): Promise<PassageGiven | n
       hands,
       octaveWidth: instrument!.octaveWidth,
       manner: { tempo, touch, pedal },
+      ...(isUsual(own) ? {} : { own }),
     },
     options,
   };

@@ -1,3 +1,4 @@
+import { USUAL_RULE } from "@/core/trials/clean";
 import { eq } from "drizzle-orm";
 import { z } from "zod";
 import { TEMPO_RANGE, type Hands } from "@/core/passage/passage";
@@ -99,6 +100,7 @@ export async function passageData(db: Db, id: string, zone: Zone = serverZone())
     rests,
     allows: who!.allows,
     halt,
+    cleanRule: who!.cleanRule ?? USUAL_RULE,
     wishes: found.wishes,
     planMarks: found.planMarks,
     marked,

@@ -45,6 +45,7 @@ const Marks = z.object({
       z.object({ notes: z.array(NoteNamed).max(2000) }),
     ])
     .nullable(),
+  free: z.array(NoteNamed).max(4 * MOST),
   school: z.enum(["curled-first", "as-played"]),
 });
 

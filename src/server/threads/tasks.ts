@@ -1,4 +1,5 @@
 import { around, firstOptions, followed } from "./fingerings";
+import { ownProposal } from "./own-figures";
 import { editionNotes, exportedFile, passageMusic, pieceMusic, readFile, wholeMusic } from "./scores";
 
 /** Everything that takes long and so runs in a thread, by name. */
@@ -12,6 +13,7 @@ export const TASKS = {
   followed,
   around,
   firstOptions,
+  ownProposal,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

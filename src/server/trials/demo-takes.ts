@@ -46,7 +46,7 @@ export async function tryOut(db: Db, { passageId, study, option, story }: Trying
         hands: take.hands,
         at: new Date(Date.now() - daysAgo * DAY_MS + t * TAKE_MS),
       };
-      await keepTake(db, kept, cameTo(at, option.digits, played));
+      await keepTake(db, kept, cameTo(at, option.digits, played, []));
       const bars = isBeyond ? { from: firstBar, to: firstBar } : null;
       const amount = isBeyond ? TENSION.beyond : TENSION.well;
       await db

@@ -18,6 +18,7 @@ export const FeltAsked = z.object({
   amount: z.number().int().min(0, "Tension is told from 0 to 10.").max(10, "Tension is told from 0 to 10."),
   bars: z.object({ from: bar, to: bar }).nullable(),
   loose: z.boolean().nullable(),
+  easy: z.boolean().nullable(),
   next: z.enum(FELT_NEXT).nullable(),
 });
 

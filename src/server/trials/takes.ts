@@ -5,6 +5,9 @@ import { studyOf } from "@/core/fingering/study/study-data";
 import type { Pitch } from "@/core/keyboard/pitch";
 import { TEMPO_RANGE } from "@/core/passage/passage";
 import { KEYBOARD } from "@/core/physics";
+import type { PlanMarks } from "@/core/motion/marks/plan-marks";
+import { isClean, USUAL_RULE } from "@/core/trials/clean";
+import type { Snip } from "@/core/trials/snip";
 import { heardOf } from "@/core/trials/heard";
 import { reportOf } from "@/core/trials/report";
 import { TAKE_SOURCES, type Take } from "@/core/trials/take";
@@ -12,6 +15,7 @@ import type { Db } from "@/db/client";
 import type { PackedKey } from "@/db/schema/take";
 import { digitsOfVersion, keepTake, takeById, takesOf, type TakeListed } from "@/db/queries/takes";
 import { GONE } from "../gone";
+import { NoteName } from "../passages/note-name";
 import { passageGiven } from "../passages/passage-given";
 import type { Answer, TakeData, WholeTake } from "../types";
 
@@ -38,6 +42,8 @@ export const TakeAsked = z.object({
   source: z.enum(TAKE_SOURCES),
   tempo: z.number().min(TEMPO_RANGE[0]).max(TEMPO_RANGE[1]),
   click: z.boolean(),
+  /** Of what part of the passage; null for the whole. */
+  snip: z.object({ from: NoteName, to: NoteName }).nullable(),
   keys: z.array(KeyAsked).min(1, "Nothing was played.").max(MOST_KEYS, "This take is longer than any passage."),
   pedal: z.array(z.tuple([ms, z.number().int().min(0).max(127)])).max(MOST_KEYS),
 });
@@ -50,17 +56,24 @@ export async function addTake(db: Db, asked: z.infer<typeof TakeAsked>): Promise
   if (!digits) return { ok: false, message: "This option does not belong to this passage." };
   const { hands } = given.passage;
   const study = studyOf({ ...given.study, manner: { ...given.study.manner, tempo: asked.tempo } });
-  await keepTake(db, { ...asked, hands }, cameTo(study, digits, takeOf({ ...asked, hands })));
+  const snip = asked.snip as Snip | null;
+  const { free } = given.passage.planMarks;
+  await keepTake(db, { ...asked, hands, snip }, cameTo(study, digits, takeOf({ ...asked, hands, snip }), free));
   return { ok: true, value: await takesData(db, asked.passageId) };
 }
 
 /** What a take came to, as it is kept beside it. @param study at the tempo that was meant */
-export function cameTo(study: Study, digits: Fingering, take: Take): Parameters<typeof keepTake>[2] {
-  const { clean, faults, first, marks, figures } = reportOf(heardOf(study, digits, take));
+export function cameTo(
+  study: Study,
+  digits: Fingering,
+  take: Take,
+  free: PlanMarks["free"],
+): Parameters<typeof keepTake>[2] {
+  const { measures, faults, first, marks, figures } = reportOf(heardOf(study, digits, take, new Set(free)));
   const astray: Record<string, number> = {};
   for (const { note } of marks) astray[note] = (astray[note] ?? 0) + 1;
   const amounts = Object.fromEntries(figures.map(({ id, amount }) => [id, amount]));
-  return { clean, faults, first, astray, amounts, tempoReached: amounts["tempo"] ?? null };
+  return { measures, faults, first, astray, amounts, tempoReached: amounts["tempo"] ?? null };
 }
 
 /** The keys and the pedal of a take as the database keeps them. */
@@ -76,8 +89,13 @@ export async function takesData(db: Db, passageId: string): Promise<readonly Tak
   return (await takesOf(db, passageId, MOST_LISTED)).map(takeData);
 }
 
-function takeData({ passageId: _, at, tension, bars, ...listed }: TakeListed): TakeData {
-  return { ...listed, felt: tension === null ? null : { amount: tension, bars }, at: at.toISOString() };
+function takeData({ passageId: _, at, tension, bars, easy, rule, measures, ...listed }: TakeListed): TakeData {
+  return {
+    ...listed,
+    clean: isClean(measures, rule ?? USUAL_RULE),
+    felt: tension === null ? null : { amount: tension, bars, easy },
+    at: at.toISOString(),
+  };
 }
 
 export const TakeWanted = z.object({ id: z.uuid() });
@@ -88,13 +106,15 @@ export async function wholeTake(db: Db, { id }: z.infer<typeof TakeWanted>): Pro
   return found ? { ok: true, value: { take: takeOf(found.take), digits: found.digits } } : GONE;
 }
 
-interface Packed extends Pick<Take, "source" | "tempo" | "click" | "hands"> {
+interface Packed extends Pick<Take, "source" | "tempo" | "click" | "hands" | "snip"> {
   readonly keys: readonly PackedKey[];
   readonly pedal: readonly (readonly [ms: number, value: number])[];
 }
 
-function takeOf({ keys, pedal, source, tempo, click, hands }: Packed): Take {
+/** A take as the database keeps it, unpacked. */
+export function takeOf({ keys, pedal, source, tempo, click, hands, snip }: Packed): Take {
   return {
+    snip,
     source,
     tempo,
     click,

@@ -12,6 +12,7 @@ import type { Pitch } from "@/core/keyboard/pitch";
 import { handOf, handsAsked } from "@/core/passage/passage";
 import { HandTried } from "../../keyboard/hand-drawing";
 import { Keyboard } from "../../keyboard/keyboard";
+import { StruckKeys } from "../../keyboard/struck-keys";
 import { MovingHands, type Poses } from "./moving-hands";
 import { stillsOf } from "./stills";
 
@@ -30,6 +31,8 @@ interface Props {
   readonly low: boolean;
   /** Another way for a hand to lie, to be held against the one it has. */
   readonly tried: Pose | null;
+  /** Keys that were struck at this step, and that were to be; null where no take is looked at. */
+  readonly struck: { readonly keys: readonly Pitch[]; readonly asked: readonly Pitch[] } | null;
 }
 
 /** Keys shown at least: what fits beside one another at the height there is. */
@@ -47,6 +50,7 @@ export const KeyboardView = memo(function KeyboardView({
   plan,
   low,
   tried,
+  struck,
 }: Props) {
   const stills = useMemo(() => stillsOf(study, steps, fingering), [study, steps, fingering]);
   const planned = useMemo(() => (plan ? plannedHands(plan, startOf(study)) : null), [plan, study]);
@@ -63,6 +67,7 @@ export const KeyboardView = memo(function KeyboardView({
     >
       <MovingHands stills={stills} at={at} times={times} clock={clock} planned={planned} />
       {tried && <HandTried pose={tried} />}
+      {struck && <StruckKeys instrument={study.instrument} {...struck} />}
     </Keyboard>
   );
 });

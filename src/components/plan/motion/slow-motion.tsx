@@ -45,7 +45,7 @@ export function SlowMotion({ motion, range: [from, to], shown, beside, others, o
     <div role="group" aria-label="Slow motion">
       <Moving motion={motion} range={[from, to]} beside={beside} others={others} onBeside={onBeside} />
       <div className="grid grid-cols-[1fr_13rem] gap-2">
-        <div>
+        <div className={beside ? "grid grid-cols-2 items-end gap-2" : undefined}>
           {all.map(({ name, plan }) => (
             <div key={name} className="relative">
               {beside && (
@@ -57,10 +57,10 @@ export function SlowMotion({ motion, range: [from, to], shown, beside, others, o
                 instrument={instrument}
                 lowest={keys[0]}
                 highest={keys[1]}
-                front={beside ? 60 : 95}
+                front={95}
                 beside={0}
                 label={`The plan of option ${name} from above, at ${((ms - from) / 1000).toFixed(2)} s`}
-                className={beside ? "max-h-[11dvh] w-full" : "max-h-[min(12rem,18dvh)] w-full"}
+                className="max-h-[min(12rem,18dvh)] w-full"
               >
                 {seenAt(plan, ms).map(({ side, moment }) => (
                   <HandShape

@@ -3,12 +3,12 @@ import type { NoteId } from "@/core/passage/note";
 import type { LinePlaces } from "../engraving/places";
 import type { LaneId, LaneLimit, LaneSeries } from "./lane";
 
-/** A lane as it is drawn under a line of music: one series a hand. */
+/** A lane as it is drawn under a line of music: one row a hand, or a take. */
 export interface DrawnLane {
   readonly id: LaneId;
   readonly label: string;
   readonly kind: "line" | "bars";
-  readonly hands: readonly { readonly side: "right" | "left"; readonly series: LaneSeries }[];
+  readonly rows: readonly { readonly name: string; readonly series: LaneSeries }[];
 }
 
 interface Props {
@@ -19,7 +19,7 @@ interface Props {
   readonly onFold: (lane: LaneId) => void;
 }
 
-/** px of a lane for one hand. */
+/** px of one row of a lane. */
 const HEIGHT = 38;
 /** px kept free over and under its line. */
 const MARGIN = 6;
@@ -37,21 +37,21 @@ export const PlanLanes = memo(function PlanLanes({ places, lanes, selected, onSe
       >
         {lane.label}
       </button>
-      {lane.hands.map(({ side, series }) => (
-        <Hand key={side} {...{ places, lane, side, series, selected, onSelect }} two={lane.hands.length > 1} />
+      {lane.rows.map(({ name, series }) => (
+        <Row key={name} {...{ places, lane, name, series, selected, onSelect }} two={lane.rows.length > 1} />
       ))}
     </div>
   ));
 });
 
-interface HandProps extends Pick<Props, "places" | "selected" | "onSelect"> {
+interface RowProps extends Pick<Props, "places" | "selected" | "onSelect"> {
   readonly lane: DrawnLane;
-  readonly side: "right" | "left";
+  readonly name: string;
   readonly series: LaneSeries;
   readonly two: boolean;
 }
 
-function Hand({ places, lane, side, series, two, selected, onSelect }: HandProps) {
+function Row({ places, lane, name, series, two, selected, onSelect }: RowProps) {
   const { points, range, limits, unit } = series;
   const [low, high] = range;
   const y = (value: number): number =>
@@ -71,7 +71,7 @@ function Hand({ places, lane, side, series, two, selected, onSelect }: HandProps
       height={HEIGHT}
       className="block overflow-visible border-t border-hairline"
       role="img"
-      aria-label={`${lane.label}${two ? `, ${side} hand` : ""}, onset by onset`}
+      aria-label={`${lane.label}${two ? `, ${name}` : ""}, onset by onset`}
       data-lane={lane.id}
     >
       <line x1={0} x2={places.width} y1={y(0)} y2={y(0)} stroke="var(--hairline)" />
@@ -102,7 +102,7 @@ function Hand({ places, lane, side, series, two, selected, onSelect }: HandProps
       ))}
       {unit !== "" && (
         <text x={0} y={HEIGHT - 4} fontSize={9} fill="var(--ink-soft)" fontFamily="var(--font-sans)">
-          {`${two ? `${side}, ` : ""}${low < -0.5 ? `−${Math.round(-low)} to ` : "0 to "}${Math.round(high)} ${unit}`}
+          {`${two ? `${name}, ` : ""}${low < -0.5 ? `−${Math.round(-low)} to ` : "0 to "}${Math.round(high)} ${unit}`}
         </text>
       )}
     </svg>

@@ -62,7 +62,8 @@ export function LearningTable({ data, study, inHand: { known, say } }: Props) {
   );
 }
 
-function priceText({ notes, digits, joins, newJoins, unlearns, days, lastDay, tooLate }: LearningPrice): string {
+/** What an option costs to learn, in words. */
+export function priceText({ notes, digits, joins, newJoins, unlearns, days, lastDay, tooLate }: LearningPrice): string {
   if (digits === 0) return "in the fingers: nothing new";
   const what = `${digits} of ${notes} fingers and ${newJoins} of ${joins} joins new`;
   const habits = unlearns ? ", against an old habit" : "";

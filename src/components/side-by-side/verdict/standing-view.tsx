@@ -5,7 +5,14 @@ import { useState } from "react";
 import { daysBetween, type Day } from "@/core/time/days";
 import { deadlineFor } from "@/core/verdict/deadline";
 import { trialPlan } from "@/core/verdict/trial-plan";
-import type { PassageData } from "@/server/types";
+import type { Study } from "@/core/fingering/study/study";
+import { DECIDING } from "@/core/physics";
+import { progressOf } from "@/core/trials/progress";
+import type { TakeOfTrial } from "@/core/verdict/trial-done";
+import type { PassageData, TakeData } from "@/server/types";
+import { isOwn } from "../../trials/own-takes";
+import { dayOfTake, triedOn } from "../../trials/tried-on";
+import { RunnerUp } from "./runner-up";
 import { Button } from "../../ui/button";
 import { INPUT_LOOK } from "../../ui/field";
 import { TrialDays } from "./trial-days";
@@ -13,17 +20,20 @@ import type { VerdictInHand } from "./use-verdict";
 
 interface Props {
   readonly data: PassageData;
+  readonly study: Study;
   readonly inHand: VerdictInHand;
+  /** The player's own takes of the passage, newest first. */
+  readonly takes: readonly TakeData[];
 }
 
 /** How the passage stands: not decided, to be decided by a day, or taken, with what comes next. */
-export function StandingView({ data, inHand }: Props) {
+export function StandingView({ data, study, inHand, takes }: Props) {
   const { standing } = inHand;
-  if (standing.state === "taken") return <Taken data={data} inHand={inHand} />;
+  if (standing.state === "taken") return <Taken data={data} study={study} inHand={inHand} takes={takes} />;
   const plan =
     standing.state === "undecided"
       ? trialPlan(
-          data.today,
+          daysBetween(standing.since, data.today) < DECIDING.daysWritten ? standing.since : data.today,
           standing.decideOn,
           data.options.map((o) => o.name),
           data.study.manner.tempo,
@@ -40,7 +50,9 @@ export function StandingView({ data, inHand }: Props) {
         <p>Not decided. Learning starts when one is taken; set a day, and try all of them until then.</p>
       )}
       <DeadlineForm data={data} inHand={inHand} />
-      {plan.length > 0 && data.halt === null && <TrialDays plan={plan} today={data.today} />}
+      {plan.length > 0 && data.halt === null && (
+        <TrialDays plan={plan} today={data.today} takes={takesOfTrial(data, takes)} />
+      )}
     </div>
   );
 }
@@ -51,7 +63,7 @@ function daysText(days: number): string {
 }
 
 /** The day by which to decide: offered from the days left to the concert, and the player's to change. */
-function DeadlineForm({ data, inHand }: Props) {
+function DeadlineForm({ data, inHand }: Pick<Props, "data" | "inHand">) {
   const concert = (data.recital?.heldOn ?? null) as Day | null;
   const [decideOn, setDecideOn] = useState<string>(deadlineFor(data.today, concert));
   const { standing } = inHand;
@@ -83,11 +95,12 @@ function DeadlineForm({ data, inHand }: Props) {
   );
 }
 
-function Taken({ data, inHand }: Props) {
+function Taken({ data, study, inHand, takes }: Props) {
   const { events, standing, practisedToday } = inHand;
   const taken = events.findLast((e) => e.kind === "taken");
   if (standing.state !== "taken" || !taken) return null;
   const name = data.options.find((o) => o.id === standing.fingeringId)?.name ?? "?";
+  const progress = progressOf(takes.filter((t) => t.fingeringId === standing.fingeringId && isOwn(t)).map(triedOn));
   return (
     <div className="border-l-2 border-velvet pl-3">
       <p>
@@ -103,6 +116,9 @@ function Taken({ data, inHand }: Props) {
             ? `Practised on ${standing.practised} days: time to look at it again. If the spot has not improved, change the fingering.`
             : `Practised on ${standing.practised} ${standing.practised === 1 ? "day" : "days"}; to be looked at again after ${standing.reviewIn} more.`}
         </p>
+      )}
+      {progress.kind === "told" && !progress.improves && (
+        <RunnerUp data={data} study={study} taken={standing.fingeringId} known={inHand.known} />
       )}
       <div className="mt-2 flex flex-wrap gap-2">
         <Button
@@ -121,4 +137,14 @@ function Taken({ data, inHand }: Props) {
       </div>
     </div>
   );
+}
+
+/** What was tried of a passage, as its trial plan counts it. */
+function takesOfTrial({ options }: PassageData, takes: readonly TakeData[]): readonly TakeOfTrial[] {
+  const names = new Map(options.map(({ id, name }) => [id, name]));
+  return takes.flatMap((take) => {
+    const option = names.get(take.fingeringId);
+    if (option === undefined || take.source === "simulated piano") return [];
+    return [{ option, day: dayOfTake(take), tempo: take.tempo, isSnip: take.snip !== null, clean: take.clean }];
+  });
 }

@@ -2,7 +2,7 @@ import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { judge } from "@/core/fingering/study/study";
 import { day } from "@/core/time/days";
-import type { OptionData, PassageData, VerdictData } from "@/server/types";
+import type { OptionData, PassageData, TakeData, VerdictData } from "@/server/types";
 import { fingered, studyOfKeys } from "../../../../tests/support/studies";
 
 const decide = jest.fn();
@@ -40,7 +40,15 @@ const data = {
   today: day("2026-11-25"),
   halt: null,
 } as unknown as PassageData;
-const shown = (more: Partial<PassageData> = {}) => <Verdict data={{ ...data, ...more }} study={study} author="M. T." />;
+const shown = (more: Partial<PassageData> = {}, takes: readonly TakeData[] = []) => (
+  <Verdict data={{ ...data, ...more }} study={study} author="M. T." takes={takes} />
+);
+const take = (i: number, more: Partial<TakeData>): TakeData => ({
+  ...{ id: String(i), fingeringId: "b", version: 1, source: "midi piano", tempo: 100, tempoReached: 100, clean: false },
+  ...{ faults: 2, snip: null, first: "", amounts: {}, astray: {}, felt: null },
+  at: `2026-11-${String(1 + i).padStart(2, "0")}T10:00:00.000Z`,
+  ...more,
+});
 
 beforeEach(() => {
   jest.resetAllMocks();
@@ -50,6 +58,42 @@ beforeEach(() => {
 });
 
 describe("the verdict", () => {
+  it("has the runner-up and its price ready after two weeks of takes without improvement, and not where it improves", () => {
+    const unclean = Array.from({ length: 18 }, (_, i) => take(i, {}));
+    const { unmount } = render(shown({ verdicts: [taken] }, unclean));
+    const ready = screen.getByText(/without improvement: change the fingering/);
+    expect(ready).toHaveTextContent(/Ready in its place: A, \d+ of 8 fingers/);
+    unmount();
+    render(
+      shown(
+        { verdicts: [taken] },
+        unclean.map((one, i) => ({ ...one, clean: i > 8 })),
+      ),
+    );
+    expect(screen.queryByText(/without improvement/)).toBeNull();
+  });
+
+  it("counts what was tried of what each day asks for, snips apart, the simulated piano's takes not at all", () => {
+    const undecided = {
+      ...taken,
+      kind: "undecided",
+      fingeringId: null,
+      decideOn: day("2026-11-27"),
+      on: day("2026-11-24"),
+    } as const;
+    const at = "2026-11-25T10:00:00.000Z";
+    render(
+      shown({ verdicts: [undecided] }, [
+        take(1, { at, tempo: 60, clean: true }),
+        take(2, { at, fingeringId: "a", tempo: 60, clean: true }),
+        take(3, { at, fingeringId: "a", tempo: 60, source: "simulated piano" }),
+      ]),
+    );
+    const today = screen.getByText("Today").closest("li")!;
+    expect(within(today).getByText("1 of 3 done")).toBeInTheDocument();
+    expect(within(today).getByText(/1 of 1 clean/)).toBeInTheDocument();
+  });
+
   it("wants an option before it is sent, and shows what was kept", async () => {
     decide.mockResolvedValue({ ok: true, value: [taken] });
     render(shown());

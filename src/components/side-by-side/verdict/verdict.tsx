@@ -1,7 +1,7 @@
 "use client";
 
 import type { Study } from "@/core/fingering/study/study";
-import type { PassageData } from "@/server/types";
+import type { PassageData, TakeData } from "@/server/types";
 import { KeepingState } from "../../keeping/keeping-state";
 import { LearningTable } from "../tables/learning-table";
 import { StandingView } from "./standing-view";
@@ -13,10 +13,12 @@ interface Props {
   readonly data: PassageData;
   readonly study: Study;
   readonly author: string;
+  /** Takes of the passage, newest first. */
+  readonly takes: readonly TakeData[];
 }
 
 /** Which one: undecided until a day, or taken with a reason; what it costs to learn, and when to look at it again. */
-export function Verdict({ data, study, author }: Props) {
+export function Verdict({ data, study, author, takes }: Props) {
   const inHand = useVerdict(data, author);
   const { events, standing, keeping } = inHand;
   return (
@@ -25,7 +27,7 @@ export function Verdict({ data, study, author }: Props) {
         <h2 className="font-serif text-xl">Verdict</h2>
         <KeepingState keeping={keeping} />
       </div>
-      <StandingView data={data} inHand={inHand} />
+      <StandingView data={data} study={study} inHand={inHand} takes={takes} />
       <LearningTable data={data} study={study} inHand={inHand} />
       {standing.state !== "taken" && <VerdictForm data={data} inHand={inHand} author={author} />}
       <VerdictHistory events={events} options={data.options} isTaken={standing.state === "taken"} />

@@ -27,7 +27,7 @@ export function legatoShare(from: Press, moment: Moment): number {
   const free = freeBefore(from, moment);
   if (free === 0) return 1;
   const width = now.struck[0]!.black ? KEYBOARD.blackTopWidth : whiteWidth(instrument);
-  const needed = carryTime(travelBetween(hand, before!, now), width);
+  const needed = carryTime(travelBetween(hand, before!, now), width, hand.movement);
   return Math.max(MOTION.orderKept, needed === 0 ? 0 : 1 - free / needed);
 }
 

@@ -36,13 +36,15 @@ export function price(task: Task, digits: Digits): Priced {
   let total = 0;
   let letGoBefore = false;
   let asked = "";
-  const tell: Tell = (stroke, amount, strain, finger, other) => {
+  let times = 1;
+  const tell: Tell = (stroke, amount, usual, finger, other) => {
+    const strain = times * usual;
     findings.push({ cause: asked, stroke, amount, strain, finger, other });
     byStroke[stroke.index]! += strain;
     total += strain;
   };
   // Tests price millions of fingerings: a moment is made at once, and the list looked up once.
-  const { hand, instrument, placements, manner, weights } = task;
+  const { hand, instrument, placements, manner, weights, own } = task;
   const causes = CAUSES;
   let before: Frame | null = null;
   let earlier: Frame | null = null;
@@ -62,6 +64,7 @@ export function price(task: Task, digits: Digits): Priced {
     letGoBefore = moment.letGo = letsGo(moment);
     for (const cause of causes) {
       asked = cause.id;
+      times = own[asked] ?? 1;
       cause.find(moment, tell);
     }
     earlier = before;

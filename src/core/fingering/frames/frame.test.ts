@@ -23,6 +23,7 @@ function taskOf(given: Passage, side: Side = "right", span = 205, resting: reado
     instrument: FULL_SIZE,
     placements: placementsFor(side, span),
     manner: MANNER,
+    own: {},
     weights: WEIGHTS,
   };
 }

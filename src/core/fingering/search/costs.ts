@@ -21,7 +21,7 @@ type Refilled = { -readonly [Key in keyof Moment]: Moment[Key] };
 
 /** Prices the frames of a task, one, two and three at a time: each a strain, 0 or more, without a unit. */
 export function costsOf(task: Task): Costs {
-  const { hand, instrument, placements, manner, weights } = task;
+  const { hand, instrument, placements, manner, weights, own } = task;
   const moment: Refilled = {
     hand,
     instrument,
@@ -35,12 +35,18 @@ export function costsOf(task: Task): Costs {
     letGoBefore: false,
   };
   let sum = 0;
+  let times = 1;
   const tell: Tell = (_stroke, _amount, strain) => {
-    sum += strain;
+    sum += times * strain;
   };
-  const over = (causes: readonly Cause[]): number => {
+  const timesOf = (causes: readonly Cause[]): Float64Array => Float64Array.from(causes, ({ id }) => own[id] ?? 1);
+  const [pairTimes, tripleTimes] = [timesOf(PAIR_CAUSES), timesOf(TRIPLE_CAUSES)];
+  const over = (causes: readonly Cause[], weighing: Float64Array): number => {
     sum = 0;
-    for (let i = 0; i < causes.length; i++) causes[i]!.find(moment, tell);
+    for (let i = 0; i < causes.length; i++) {
+      times = weighing[i]!;
+      causes[i]!.find(moment, tell);
+    }
     return sum;
   };
   return {
@@ -53,12 +59,12 @@ export function costsOf(task: Task): Costs {
     },
     pair() {
       moment.earlier = null;
-      return over(PAIR_CAUSES);
+      return over(PAIR_CAUSES, pairTimes);
     },
     triple(earlier, letGoBefore) {
       moment.earlier = earlier;
       moment.letGoBefore = letGoBefore;
-      return over(TRIPLE_CAUSES);
+      return over(TRIPLE_CAUSES, tripleTimes);
     },
   };
 }

@@ -26,6 +26,7 @@ function taskOf(given: Passage, side: Side, manner: Manner = MANNER, span = 195)
     instrument: FULL_SIZE,
     placements: placementsFor(side, span),
     manner,
+    own: {},
     weights: WEIGHTS,
   };
 }

@@ -1,5 +1,6 @@
 import type { Finger, Side } from "../../hand/finger";
 import { handOfMeasured, type HandMeasured } from "../../hand/measured";
+import { USUAL_FIGURES, type OwnFigures } from "../../hand/own";
 import { instrument } from "../../keyboard/instrument";
 import type { Manner, Passage } from "../../passage/passage";
 import { placementsOf } from "../../placement/placements";
@@ -18,18 +19,22 @@ export interface StudyData {
   /** mm from C to C. */
   readonly octaveWidth: number;
   readonly manner: Manner;
+  /** What the player's own takes have shown; as usual where not given. */
+  readonly own?: OwnFigures;
 }
 
 /** The study that plain data describes. @throws RangeError for an octave outside what can be */
-export function studyOf({ passage, hands, octaveWidth, manner }: StudyData): Study {
+export function studyOf({ passage, hands, octaveWidth, manner, own = USUAL_FIGURES }: StudyData): Study {
   const on = instrument(octaveWidth);
-  const right = handOfMeasured("right", hands.right.measured, hands.right.resting);
-  const left = handOfMeasured("left", hands.left.measured, hands.left.resting);
+  const { movement } = own;
+  const right = { ...handOfMeasured("right", hands.right.measured, hands.right.resting), movement };
+  const left = { ...handOfMeasured("left", hands.left.measured, hands.left.resting), movement };
   return {
     passage,
     hands: { right, left },
     instrument: on,
     placements: { right: placementsOf(right, on), left: placementsOf(left, on) },
     manner,
+    own: own.causes,
   };
 }

@@ -1,6 +1,7 @@
 import { drain } from "../../drain";
 import type { Hand } from "../../hand/hand";
 import { FINGERS, SIDES, type Side } from "../../hand/finger";
+import { USUAL_FIGURES, type OwnFigures } from "../../hand/own";
 import type { Instrument } from "../../keyboard/instrument";
 import { lineOf } from "../../passage/line";
 import type { NoteId } from "../../passage/note";
@@ -26,6 +27,8 @@ export interface Study {
   readonly instrument: Instrument;
   readonly manner: Manner;
   readonly weights?: Weights;
+  /** Times as much as usual that causes weigh with this player, by their ids; see OwnFigures. */
+  readonly own?: OwnFigures["causes"];
   /** Kept by whoever asks about the same hands again; made anew where not given. */
   readonly placements?: Readonly<Record<Side, Placements>>;
 }
@@ -71,7 +74,7 @@ export function bothTasks(study: Study): readonly Task[] {
 }
 
 function taskOf(study: Study, side: Side): Task {
-  const { passage, hands, instrument, manner, weights = WEIGHTS } = study;
+  const { passage, hands, instrument, manner, weights = WEIGHTS, own = USUAL_FIGURES.causes } = study;
   return {
     line: lineOf(passage, side, manner),
     hand: hands[side],
@@ -79,6 +82,7 @@ function taskOf(study: Study, side: Side): Task {
     placements: placementsIn(study, side),
     manner,
     weights,
+    own,
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Hand } from "../../hand/hand";
+import type { OwnFigures } from "../../hand/own";
 import type { Instrument } from "../../keyboard/instrument";
 import type { Line } from "../../passage/line";
 import type { Manner } from "../../passage/passage";
@@ -14,4 +15,6 @@ export interface Task {
   readonly placements: Placements;
   readonly manner: Manner;
   readonly weights: Weights;
+  /** Times as much as usual that causes weigh with this player, by their ids; see OwnFigures. */
+  readonly own: OwnFigures["causes"];
 }

@@ -45,7 +45,7 @@ function releaseBefore(task: Task, before: Frame, now: Frame): Release {
   const time = Math.max(0, now.onset.ms - leaveAt);
   const mm = travelBetween(task.hand, before, now);
   const isBlack = now.struck[0]?.black ?? false;
-  const travel = carryTime(mm, isBlack ? KEYBOARD.blackTopWidth : whiteWidth(task.instrument));
+  const travel = carryTime(mm, isBlack ? KEYBOARD.blackTopWidth : whiteWidth(task.instrument), task.hand.movement);
   return {
     from: before.struck.flatMap((p) => p.stroke.notes),
     to: now.struck.flatMap((p) => p.stroke.notes),
@@ -69,7 +69,7 @@ export function leavingMs(task: Task, frame: Frame, next: Frame | null): number 
   if (next === null) return Math.min(sounded, frame.onset.ms + PLAN.lastMs);
   const isBlack = next.struck[0]?.black ?? false;
   const mm = travelBetween(task.hand, frame, next);
-  const travel = carryTime(mm, isBlack ? KEYBOARD.blackTopWidth : whiteWidth(task.instrument));
+  const travel = carryTime(mm, isBlack ? KEYBOARD.blackTopWidth : whiteWidth(task.instrument), task.hand.movement);
   return Math.max(frame.onset.ms, Math.min(sounded, next.onset.ms - travel));
 }
 

@@ -36,6 +36,8 @@ export interface PlanMarks {
   readonly watched: readonly Watched[];
   /** Where the tune lies; null where nothing is marked. */
   readonly tune: Tune | null;
+  /** Notes at which the player takes time freely: no take is judged there by how even it is. */
+  readonly free: readonly NoteId[];
   /** Which shape the player's school has passages learnt in first. */
   readonly school: "curled-first" | "as-played";
 }
@@ -46,6 +48,7 @@ export const NO_PLAN_MARKS: PlanMarks = {
   touches: {},
   watched: [],
   tune: null,
+  free: [],
   school: "as-played",
 };
 
@@ -114,6 +117,7 @@ export function renamedMarks(marks: PlanMarks, rename: (note: NoteId) => NoteId 
         return to === undefined ? [] : [[to, touch]];
       }),
     ) as PlanMarks["touches"],
+    free: marks.free.flatMap((note) => rename(note) ?? []),
     tune: tune !== null && "notes" in tune ? { notes: tune.notes.flatMap((n) => rename(n) ?? []) } : tune,
   };
 }
@@ -130,6 +134,7 @@ export function mergedMarks(before: PlanMarks, mine: PlanMarks, theirs: PlanMark
     hidden: mergedList(before.hidden, mine.hidden, theirs.hidden),
     touches: mergedRecord<TouchMark>(before.touches, mine.touches, theirs.touches),
     watched: mergedList(before.watched, mine.watched, theirs.watched),
+    free: mergedList(before.free, mine.free, theirs.free),
     tune: mergedValue(before.tune, mine.tune, theirs.tune),
     school: mergedValue(before.school, mine.school, theirs.school),
   };

@@ -75,7 +75,7 @@ function timeFor({ task: { line }, onset }: Predicament, before: boolean): numbe
 function stepOf({ task: { hand, instrument } }: Predicament, order: readonly Down[]): number {
   const extent = Math.abs(keyMiddle(order.at(-1)!.key, instrument) - keyMiddle(order[0]!.key, instrument));
   const carried = Math.max(0, extent - limitsOf(hand, 1, 5).widestComfortable) / (order.length - 1);
-  return Math.round(Math.max(MOTION.rollStep, carryTime(carried, whiteWidth(instrument))));
+  return Math.round(Math.max(MOTION.rollStep, carryTime(carried, whiteWidth(instrument), hand.movement)));
 }
 
 /** Whether what sounded before has notes that are not in what sounds now: then the pedal is changed here. */

@@ -15,6 +15,7 @@ const played = (keys: readonly (readonly [key: number, ms: number])[], tempo = 9
   tempo,
   click: false,
   hands: "right",
+  snip: null,
 });
 
 /** Keys of which the reading says what the simulated piano knows of them. */

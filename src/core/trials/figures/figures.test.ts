@@ -3,7 +3,7 @@ import { fingered, studyOfKeys, studyOn } from "../../../../tests/support/studie
 import type { Study } from "../../fingering/study/study";
 import { pitch } from "../../keyboard/pitch";
 import type { NoteId } from "../../passage/note";
-import { uncleanWhy, USUAL_RULE } from "../clean";
+import { cleanMeasures, uncleanWhy, USUAL_RULE } from "../clean";
 import { expectedOf } from "../expected";
 import { heardOf } from "../heard";
 import type { KeyStruck, Take } from "../take";
@@ -20,7 +20,15 @@ function take(of: Study, change: (key: KeyStruck, i: number) => KeyStruck | null
     notes.map(({ key, length }) => ({ key, downMs: at * quarter, upMs: (at + length) * quarter + 15, velocity: 60 })),
   );
   const changed = keys.flatMap((key, i) => change(key, i) ?? []);
-  return { keys: changed, pedal: [], source: "midi piano", tempo: 96, click: false, hands: of.passage.hands };
+  return {
+    keys: changed,
+    pedal: [],
+    source: "midi piano",
+    tempo: 96,
+    click: false,
+    hands: of.passage.hands,
+    snip: null,
+  };
 }
 
 const figures = (of: Study, digits: string, played: Take, free?: ReadonlySet<NoteId>) =>
@@ -38,7 +46,7 @@ describe("figures of a take", () => {
     expect(found["lateness"]!.amount).toBeCloseTo(0, 6);
     expect(found["overlap"]!.amount).toBeCloseTo(15, 6);
     const heard = heardOf(study, fingered(study, DIGITS), take(study));
-    expect(uncleanWhy(heard, found)).toEqual([]);
+    expect(uncleanWhy(cleanMeasures(heard, found))).toEqual([]);
   });
 
   it("take a slow change of tempo out of evenness and lateness, and tell the tempo bar by bar", () => {
@@ -125,7 +133,7 @@ describe("a clean take", () => {
   it("keeps to the rule, and says why where it does not; the player may set the rule", () => {
     const slow = take(study, undefined, 80);
     const heard = heardOf(study, fingered(study, DIGITS), slow);
-    const why = (rule = USUAL_RULE) => uncleanWhy(heard, figuresOf(heard), rule);
+    const why = (rule = USUAL_RULE) => uncleanWhy(cleanMeasures(heard, figuresOf(heard)), rule);
     expect(why()).toEqual(["It went at 80, not at 96."]);
     expect(why({ ...USUAL_RULE, tempo: 0.8 })).toEqual([]);
     const broken = heardOf(
@@ -133,6 +141,6 @@ describe("a clean take", () => {
       fingered(study, DIGITS),
       take(study, (key, i) => (i > 9 ? null : key)),
     );
-    expect(uncleanWhy(broken, figuresOf(broken))[0]).toBe("It broke off before the end.");
+    expect(uncleanWhy(cleanMeasures(broken, figuresOf(broken)))[0]).toBe("It broke off before the end.");
   });
 });

@@ -5,6 +5,7 @@ import { isOnKeyboard } from "../../keyboard/pitch";
 import type { NoteId } from "../../passage/note";
 import { PLAYING, SIMULATED } from "../../physics";
 import { expectedOf, type NoteExpected, type OnsetExpected } from "../expected";
+import { onsetsIn, type Snip } from "../snip";
 import type { KeyStruck, Take } from "../take";
 import { seeded, type Seeded } from "./seeded";
 
@@ -36,6 +37,8 @@ export interface SimulatedManner {
   readonly faultsFrom?: number;
   /** Whether it begins again a few onsets back when it has slipped, for some slips. */
   readonly turnsBack?: boolean;
+  /** What of the passage it is to play; the whole where not said. */
+  readonly snip?: Snip | null;
 }
 
 /**
@@ -68,7 +71,7 @@ class Player {
     private readonly manner: SimulatedManner,
     private readonly random: Seeded,
   ) {
-    this.onsets = expectedOf(study);
+    this.onsets = onsetsIn(expectedOf(study), manner.snip ?? null);
     const judged = judge(study, fingering);
     this.strain = Object.fromEntries(Object.entries(judged.notes).map(([id, { strain }]) => [id, strain]));
     this.mean = judged.strain;
@@ -99,6 +102,7 @@ class Player {
         tempo,
         click: false,
         hands,
+        snip: this.manner.snip ?? null,
       },
       truth: inTime.map(({ truth }) => truth),
       missed: this.missed,

@@ -16,7 +16,7 @@ export const shortfall: Cause = {
     const first = now.struck[0];
     if (before === null || first === undefined || before.struck.length === 0 || now.onset.swept) return;
     const width = first.black ? KEYBOARD.blackTopWidth : whiteWidth(instrument);
-    const short = carryTime(travelBetween(hand, before, now), width) - now.onset.gap;
+    const short = carryTime(travelBetween(hand, before, now), width, hand.movement) - now.onset.gap;
     if (short > 0) tell(first.stroke, short, short * weights.shortfall, first, before.struck[0] ?? null);
   },
   spared: () => "there is time to get there",
