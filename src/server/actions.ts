@@ -38,6 +38,7 @@ import type {
   OptionKept,
   OwnData,
   OwnProposedData,
+  PieceMapData,
   MeasurementData,
   OptionData,
   RemediesKept,
@@ -62,6 +63,7 @@ import {
 import { walkBack, WalkAsked } from "./options/walk";
 import { CleanRuleAsked, keepCleanRule } from "./trials/clean-rule";
 import { FeltAsked, keepFelt } from "./trials/felt";
+import { PieceMapAsked, pieceMap } from "./trials/piece-map";
 import { addTake, TakeAsked, takesData, TakeWanted, wholeTake } from "./trials/takes";
 import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts/verdicts";
 
@@ -100,6 +102,10 @@ export async function keepTake(asked: unknown): Promise<Answer<readonly TakeData
 
 export async function callClean(asked: unknown): Promise<Answer<CleanRule>> {
   return refreshed(await answering(CleanRuleAsked, asked, ({ db }, given) => keepCleanRule(db, given)));
+}
+
+export async function mapOfPiece(asked: unknown): Promise<Answer<PieceMapData>> {
+  return answering(PieceMapAsked, asked, ({ db }, given) => pieceMap(db, given));
 }
 
 export async function takesOfPassage(asked: unknown): Promise<Answer<readonly TakeData[]>> {

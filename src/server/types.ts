@@ -15,6 +15,7 @@ import type { Allowances } from "@/core/reach/allowances";
 import type { CleanRule } from "@/core/trials/clean";
 import type { Felt, HaltSign } from "@/core/trials/felt";
 import type { OwnFigures } from "@/core/hand/own";
+import type { BarMapped } from "@/core/trials/piece-map";
 import type { Snip } from "@/core/trials/snip";
 import type { OwnProposed } from "./threads/own-figures";
 import type { Take, TakeSource } from "@/core/trials/take";
@@ -215,6 +216,13 @@ export interface OwnData extends OwnFigures {
   readonly takes: number;
   /** ISO date and time. */
   readonly since: string;
+}
+
+/** Strain, faults and tension felt over the bars of a piece. */
+export interface PieceMapData {
+  readonly bars: readonly BarMapped[];
+  /** Passages with takes, as bars name them. */
+  readonly passages: readonly { readonly id: string; readonly title: string; readonly takes: number }[];
 }
 
 /** What a player's takes would change. */

@@ -21,6 +21,7 @@ import { PassageTitle } from "../passage-in-hand/passage-title";
 import { StretchBar } from "./gestures/stretch-bar";
 import { TempoSlider } from "./tempo-slider";
 import { TouchPad } from "./gestures/touch-pad";
+import { useLanesInSight } from "./use-lanes-in-sight";
 import { useBench, type BenchInHand } from "./use-bench";
 import { HaltButton, HaltNotice } from "../trials/halt";
 import { ViewMenu } from "../passage-in-hand/view-settings";
@@ -100,6 +101,7 @@ function Desk({ bench }: { bench: BenchInHand }) {
   const step = view.steps[showing];
   const place = step ? placeText(step.bar, step.beat) : "";
   const selected = hearing === null ? note : (step?.notes.at(-1) ?? note);
+  const cover = useLanesInSight(lanesDrawn(bench));
   return (
     <div className="min-w-0 [--covered-below:min(20rem,44dvh)]">
       <div
@@ -124,13 +126,20 @@ function Desk({ bench }: { bench: BenchInHand }) {
       </p>
       <OnPaper bench={bench} />
       {shown && step && (
-        <div className="sticky bottom-0 z-20 border-t border-hairline bg-paper pt-1 print:hidden">
+        <div ref={cover} className="sticky bottom-0 z-20 border-t border-hairline bg-paper pt-1 print:hidden">
           <Controls bench={bench} place={place} />
           <Hands bench={bench} showing={showing} place={place} />
         </div>
       )}
     </div>
   );
+}
+
+/** What stands in the lanes, so far as they should be seen whole; null where it does not matter. */
+function lanesDrawn({ planShown, trials }: BenchInHand): string | null {
+  if (planShown.moves && planShown.plan) return `motion ${planShown.beside?.name ?? ""}`;
+  const { told, other } = trials.trial;
+  return trials.drawn && told ? `take ${told.id} ${other?.id ?? ""}` : null;
 }
 
 /** What is done with the stretch chosen, the sound, the tempo, and slow motion. */

@@ -5,6 +5,7 @@ import type { PieceData } from "@/server/types";
 import type { Drawn } from "../score/drawn";
 import { Score } from "../score/score";
 import { NewPassage } from "./new-passage";
+import { PieceMap } from "./piece-map";
 import { PieceSurvey } from "./piece-survey";
 
 /** A score alone. */
@@ -30,6 +31,7 @@ export function PieceView({ piece }: { piece: PieceData }) {
     <div className="grid gap-8 lg:grid-cols-[1fr_20rem]">
       <div className="min-w-0">
         <PieceSurvey pieceId={piece.id} octaveWidth={piece.octaveWidth} onBar={onBar} />
+        <PieceMap pieceId={piece.id} />
         <section aria-label="The score" className="mt-4">
           <Score music={piece.music} beginning={piece.beginning} {...NOTHING_ON_IT} />
         </section>

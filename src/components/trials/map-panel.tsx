@@ -4,7 +4,12 @@ import { againstPrediction } from "@/core/trials/against-prediction";
 import { lagOf } from "@/core/trials/lag";
 import type { TrialMap } from "@/core/trials/map";
 import type { Step } from "@/core/fingering/study/steps";
+import { format } from "date-fns";
+import type { TakeData } from "@/server/types";
 import { Button } from "../ui/button";
+
+/** Takes that are listed at a place. */
+const MOST_THERE = 8;
 
 interface Props {
   readonly map: TrialMap;
@@ -12,10 +17,14 @@ interface Props {
   readonly isDrawn: boolean;
   readonly onDraw: (drawn: boolean) => void;
   readonly onGo: (note: NoteId) => void;
+  /** The note in hand; takes in which its onset went astray are shown. */
+  readonly note: NoteId | null;
+  readonly takes: readonly TakeData[];
+  readonly onLook: (id: string) => void;
 }
 
 /** What was predicted against what happened over the player's own takes of the option in view. */
-export function MapPanel({ map, steps, isDrawn, onDraw, onGo }: Props) {
+export function MapPanel({ map, steps, isDrawn, onDraw, onGo, note, takes, onLook }: Props) {
   const { faults, tension, partings } = againstPrediction(map.onsets);
   const lag = lagOf(map.bars);
   const placeOf = (note: NoteId): string => {
@@ -48,7 +57,38 @@ export function MapPanel({ map, steps, isDrawn, onDraw, onGo }: Props) {
       <Button className="mt-2" aria-pressed={isDrawn} onClick={() => onDraw(!isDrawn)}>
         {isDrawn ? "Take the map away" : "Map on the score"}
       </Button>
+      {isDrawn && note && (
+        <TakesThere step={steps.find(({ notes }) => notes.includes(note))} takes={takes} onLook={onLook} />
+      )}
     </section>
+  );
+}
+
+interface ThereProps {
+  readonly step: Step | undefined;
+  readonly takes: readonly TakeData[];
+  readonly onLook: (id: string) => void;
+}
+
+/** The takes in which an onset went astray, newest first. */
+function TakesThere({ step, takes, onLook }: ThereProps) {
+  if (!step) return null;
+  const there = takes.filter(({ astray }) => step.notes.some((note) => astray[note]));
+  return (
+    <div role="status" className="mt-2 text-sm">
+      <p>
+        {placeText(step.bar, step.beat)}: astray in {there.length} of {takes.length}.
+      </p>
+      <ul className="flex flex-wrap gap-x-3">
+        {there.slice(0, MOST_THERE).map(({ id, at, tempoReached, tempo }) => (
+          <li key={id}>
+            <button type="button" onClick={() => onLook(id)} className="min-h-8 underline hover:text-velvet">
+              {format(new Date(at), "d MMM HH:mm")}, ♩ {Math.round(tempoReached ?? tempo)}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 

@@ -1,6 +1,8 @@
 import { format } from "date-fns";
 import { GitCompareArrows } from "lucide-react";
+import { useState } from "react";
 import type { OptionData, TakeData } from "@/server/types";
+import { Button } from "../ui/button";
 
 /** Takes listed at first. */
 const AT_FIRST = 8;
@@ -18,12 +20,13 @@ interface Props {
 
 /** The newest takes, one a row: when, of which option, how fast, and what came of it. */
 export function TakeList({ takes, options, looked, onLook, against, onAgainst }: Props) {
+  const [most, setMost] = useState(AT_FIRST);
   const names = new Map(options.map(({ id, name }) => [id, name]));
   return (
     <section aria-label="Takes">
       <h2 className="font-serif text-lg">Takes</h2>
       <ul className="text-sm">
-        {takes.slice(0, AT_FIRST).map(({ id, at, fingeringId, source, snip, tempoReached, clean, faults }) => (
+        {takes.slice(0, most).map(({ id, at, fingeringId, source, snip, tempoReached, clean, faults }) => (
           <li key={id} className="flex items-center gap-1 border-b border-hairline">
             <button
               type="button"
@@ -57,7 +60,11 @@ export function TakeList({ takes, options, looked, onLook, against, onAgainst }:
           </li>
         ))}
       </ul>
-      {takes.length > AT_FIRST && <p className="mt-1 text-sm text-soft">and {takes.length - AT_FIRST} more</p>}
+      {takes.length > most && (
+        <Button look="quiet" className="px-0! underline" onClick={() => setMost(takes.length)}>
+          and {takes.length - most} more
+        </Button>
+      )}
     </section>
   );
 }

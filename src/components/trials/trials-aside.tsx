@@ -9,6 +9,7 @@ import type { OptionData } from "@/server/types";
 import { Button } from "../ui/button";
 import { placeText } from "@/core/passage/place";
 import { CleanRuleForm } from "./clean-rule-form";
+import { isOwn } from "./own-takes";
 import { SnipPanel } from "./snip-panel";
 import { DelayCheck } from "./delay-check";
 import { saveMidi } from "./save-midi";
@@ -48,7 +49,16 @@ export function TrialsAside({ trials, options, option, bars, steps, onGo, chosen
         <>
           <TriedTable takes={takes.takes} options={options} />
           {trials.map && (
-            <MapPanel map={trials.map} steps={steps} isDrawn={trials.isMapped} onDraw={trials.setMapped} onGo={onGo} />
+            <MapPanel
+              map={trials.map}
+              steps={steps}
+              isDrawn={trials.isMapped}
+              onDraw={trials.setMapped}
+              onGo={onGo}
+              note={chosen.at(-1) ?? null}
+              takes={takes.takes.filter((take) => isOwn(take) && take.fingeringId === option?.id)}
+              onLook={trial.look}
+            />
           )}
           <TakeList
             takes={takes.takes}
@@ -174,12 +184,16 @@ function Source({ trials: { trial, halt } }: Pick<Props, "trials">) {
               ? `Listening to ${piano.name}.`
               : "Without a piano the simulated one plays, as these hands would; its takes are kept apart from yours."}
       </p>
-      {piano === null && phase === "idle" && (
-        <Button look="quiet" className="px-0! underline" onClick={connect}>
-          Connect a MIDI piano
-        </Button>
+      {phase === "idle" && (
+        <div className="flex flex-wrap gap-x-4">
+          {piano === null && (
+            <Button look="quiet" className="px-0! underline" onClick={connect}>
+              Connect a MIDI piano
+            </Button>
+          )}
+          <DelayCheck piano={piano} />
+        </div>
       )}
-      {phase === "idle" && <DelayCheck piano={piano} />}
       {complaint && <p className="text-soft">{complaint}</p>}
       {phase === "idle" && halt.halt === null && (
         <label className="inline-block min-h-11 cursor-pointer py-2.5 underline focus-within:text-velvet">

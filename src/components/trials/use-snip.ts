@@ -24,6 +24,9 @@ export interface SnipHeld {
   leave(): void;
 }
 
+/** Onsets to either side that a snip about one note takes in. */
+const ABOUT_ONE = 2;
+
 /** The few notes that are worked on by themselves: shortened until they go cleanly, then grown. */
 export function useSnip(onsets: readonly OnsetExpected[]): SnipHeld {
   const [held, setHeld] = useState<SnipInHand | null>(null);
@@ -35,7 +38,8 @@ export function useSnip(onsets: readonly OnsetExpected[]): SnipHeld {
   const take = (notes: readonly NoteId[]): void => {
     const places = notes.map(placeOf).filter((place) => place >= 0);
     if (places.length === 0) return;
-    setHeld(snipAt({ from: Math.min(...places), to: Math.max(...places) }, onsets.length));
+    const about = places.length === 1 ? ABOUT_ONE : 0;
+    setHeld(snipAt({ from: Math.min(...places) - about, to: Math.max(...places) + about }, onsets.length));
     setSaid(null);
   };
   const move = (isClean: boolean, failed: number | null): void => {

@@ -1,4 +1,4 @@
-import { and, desc, eq } from "drizzle-orm";
+import { and, desc, eq, inArray, isNull, ne } from "drizzle-orm";
 import type { Fingering } from "@/core/fingering/study/fingering";
 import type { CleanRule } from "@/core/trials/clean";
 import type { Felt } from "@/core/trials/felt";
@@ -63,6 +63,24 @@ export async function takesOf(db: Db, passageId: string, most: number): Promise<
     .where(eq(take.passageId, passageId))
     .orderBy(desc(take.at), desc(take.id))
     .limit(most);
+}
+
+/** What went astray and was felt in a player's own takes of whole passages: nothing else of them is read. */
+export async function ownTakesOf(db: Db, passages: readonly string[]) {
+  if (passages.length === 0) return [];
+  const found = await db
+    .select({
+      passageId: take.passageId,
+      fingeringId: take.fingeringId,
+      astray: takeFigures.astray,
+      amount: felt.amount,
+      bars: felt.bars,
+    })
+    .from(take)
+    .innerJoin(takeFigures, eq(takeFigures.takeId, take.id))
+    .leftJoin(felt, eq(felt.takeId, take.id))
+    .where(and(inArray(take.passageId, [...passages]), ne(take.source, "simulated piano"), isNull(take.snip)));
+  return found.map(({ amount, bars, ...listed }) => ({ ...listed, felt: amount === null ? null : { amount, bars } }));
 }
 
 /** A take with its keys, and the digits that it was played on; null where there is none. */

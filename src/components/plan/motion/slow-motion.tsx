@@ -74,7 +74,7 @@ export function SlowMotion({ motion, range: [from, to], shown, beside, others, o
             </div>
           ))}
         </div>
-        <div>
+        <div className={beside ? "max-w-40" : undefined}>
           <SideView hands={seen} />
           {seen.map(({ side, moment }) => (
             <p key={side} className="text-xs leading-tight">
