@@ -25,9 +25,24 @@ async function main() {
   await page.getByRole("button", { name: "The whole again" }).click();
   await page.keyboard.press("y");
   await page.waitForTimeout(12000);
+  await page.screenshot({ path: "/tmp/s3.png" });
   await page.getByRole("region", { name: "Takes", exact: true }).getByRole("button", { name: /Hold it/ }).nth(2).click();
   await page.waitForTimeout(1500);
-  await page.screenshot({ path: "/tmp/s3.png", fullPage: false });
+  await page.screenshot({ path: "/tmp/s4.png" });
+  await page.getByRole("button", { name: "Hear the take" }).click();
+  await page.waitForTimeout(1600);
+  await page.screenshot({ path: "/tmp/s5.png" });
+  await page.goto("/");
+  await page.getByRole("link", { name: "Dark Water" }).first().click();
+  await page.getByRole("button", { name: "Map of takes" }).click();
+  await page.waitForTimeout(2500);
+  await page.getByRole("button", { name: /^Bar 2:/ }).first().click();
+  await page.screenshot({ path: "/tmp/s6.png" });
+  await page.goto("/hands");
+  await page.getByRole("button", { name: "What do they say?" }).click();
+  await page.waitForTimeout(6000);
+  await page.getByRole("region", { name: "From your own takes" }).scrollIntoViewIfNeeded();
+  await page.screenshot({ path: "/tmp/s7.png" });
   await browser.close();
 }
 void main();

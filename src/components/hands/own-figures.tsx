@@ -97,8 +97,8 @@ function Proposal({ proposed: { takes, causes, movement, ways, effects }, busy, 
           <ul className="mt-1 list-disc pl-5">
             {causes.map(({ cause, label, times, came, predicted }) => (
               <li key={cause}>
-                {label} would count {times.toFixed(2)} times the usual: {Math.round(came)} faults came of it,{" "}
-                {Math.round(predicted)} were to be expected
+                {label} would count {times.toFixed(2)} times the usual: of the faults {came.toFixed(1)} came of it,{" "}
+                {predicted.toFixed(1)} were to be expected
               </li>
             ))}
             {movement !== null && (

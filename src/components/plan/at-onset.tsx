@@ -1,3 +1,4 @@
+import { heightWords } from "./lanes/lanes";
 import { offCentre } from "@/core/motion/path/centre";
 import type { HandPlan } from "@/core/motion/plan/hand-plan";
 import { shapeRunsOf } from "@/core/motion/marks/plan-marks";
@@ -32,17 +33,13 @@ export function AtOnset({ hand, at, tempo, inHand, tried, onTry }: Props) {
       <p>
         {shape && `${sentence(shape.shape)} fingers (${shape.why})`}
         {shape?.curledFirst && "; learn it with curled fingers first"}. {turnWords(frame.supination)}, wrist{" "}
-        {Math.abs(frame.height).toFixed(0)} mm {frame.height < 0 ? "under" : "over"} its level
+        {heightWords(frame.height)}
         {off >= 1 && `, fingers reaching ${off.toFixed(0)} mm sideways beyond comfort`}.
       </p>
       {release && <UntilNext release={release} tempo={tempo} />}
       {near && Number.isFinite(near.mm) && (
         <p>
-          {near.fingers.join(" and ")}{" "}
-          {near.mm >= 0
-            ? `clear a key beside by ${near.mm.toFixed(0)} mm`
-            : `lie ${(-near.mm).toFixed(0)} mm too low for a key beside`}
-          .
+          {near.fingers.join(" and ")} {beside(near.mm)}.
         </p>
       )}
       <TouchForm hand={hand} at={at} inHand={inHand} />
@@ -80,4 +77,10 @@ function turnWords(supination: number): string {
 
 function sentence(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+function beside(mm: number): string {
+  const near = Math.round(Math.abs(mm));
+  if (near === 0) return "just touch a key beside";
+  return mm > 0 ? `clear a key beside by ${near} mm` : `lie ${near} mm too low for a key beside`;
 }

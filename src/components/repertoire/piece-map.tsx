@@ -40,6 +40,7 @@ export function PieceMap({ pieceId }: { readonly pieceId: string }) {
         <p className="text-sm text-soft">Nothing of this piece has been tried yet; trials are made on the Bench.</p>
       ) : (
         <>
+          <h2 className="font-serif text-lg">Map of takes</h2>
           {ROWS.map(([of, label, least]) => (
             <Row key={of} {...{ of, label, least }} bars={map.bars} chosen={bar} onBar={setBar} />
           ))}

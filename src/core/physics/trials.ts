@@ -143,7 +143,7 @@ export const DELAY = { clicks: 12, tempo: 60, least: 5 } as const;
 
 /**
  * A player's own figures from their takes. A cause weighs as many times as usual as faults come where it strains, against what
- * is predicted there: both with so many faults added, to the power, within the range; a change of less is left. The hand's way
+ * is predicted there: both with so many faults added, to the power, within the range; a change of less is left, and one by fewer standard deviations of counts. The hand's way
  * takes as many times as long as usual as the quicker ways of so many in a hundred did. All choices.
  */
 export const OWN = {
@@ -153,6 +153,7 @@ export const OWN = {
   causeRange: [0.5, 2],
   stepRange: [0.75, 1.33],
   leastChange: 0.05,
+  beyondChance: 2,
   leastWays: 24,
   quickest: 0.25,
   leastMm: 40,

@@ -47,9 +47,9 @@ export function ownProposal({ groups }: OwnAsked): OwnProposed {
       return waysOf(heardOf(at, digits, take), digits);
     }),
   );
-  const movement = ownMovement(ways);
+  const movement = ownMovement(ways, now.movement);
   const after = ownAfter(now, Object.fromEntries(causes.map(({ cause, times }) => [cause, times])), movement);
-  const isSame = causes.length === 0 && (movement === null || movement === now.movement);
+  const isSame = causes.length === 0 && movement === null;
   return {
     takes,
     causes: causes.map((cause) => ({ ...cause, label: causeById(cause.cause).label })),

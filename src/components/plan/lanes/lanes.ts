@@ -55,7 +55,7 @@ const height: PlanLane = {
       ],
       ({ height: mm }) => ({
         value: mm,
-        words: `wrist ${Math.abs(mm).toFixed(0)} mm ${mm < 0 ? "under" : "over"} its level`,
+        words: `wrist ${heightWords(mm)}`,
         beyond: false,
       }),
     );
@@ -182,4 +182,10 @@ function roomWords(value: number, room: LanePoint["room"], [back, on]: readonly 
   if (!room) return "";
   const left = (mm: number): string => Math.max(0, mm).toFixed(0);
   return `; ${left(value - room.least)} mm of room ${back}, ${left(room.most - value)} mm ${on}`;
+}
+
+/** "3 mm over its level", "at its level". */
+export function heightWords(mm: number): string {
+  const whole = Math.round(Math.abs(mm));
+  return whole === 0 ? "at its level" : `${whole} mm ${mm < 0 ? "under" : "over"} its level`;
 }

@@ -100,9 +100,9 @@ function Row({ places, lane, name, series, two, selected, onSelect }: RowProps) 
           onSelect={onSelect}
         />
       ))}
-      {unit !== "" && (
+      {(unit !== "" || two) && (
         <text x={0} y={HEIGHT - 4} fontSize={9} fill="var(--ink-soft)" fontFamily="var(--font-sans)">
-          {`${two ? `${name}, ` : ""}${low < -0.5 ? `−${Math.round(-low)} to ` : "0 to "}${Math.round(high)} ${unit}`}
+          {[...(two ? [name] : []), ...(unit === "" ? [] : [rangeWords(range, unit)])].join(", ")}
         </text>
       )}
     </svg>
@@ -205,4 +205,9 @@ function line(points: readonly LanePlace[]): string {
 
 function steps(points: readonly LanePlace[]): string {
   return points.map(({ x, y }, i) => (i === 0 ? `M ${x} ${y}` : `H ${x} V ${y}`)).join(" ");
+}
+
+/** "−60 to 60 ms". */
+function rangeWords([low, high]: LaneSeries["range"], unit: string): string {
+  return `${low < -0.5 ? `−${Math.round(-low)} to ` : "0 to "}${Math.round(high)} ${unit}`;
 }

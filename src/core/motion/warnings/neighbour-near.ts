@@ -19,10 +19,16 @@ export const neighbourNear = eachHand("neighbour-near", "mm", ({ clearances }) =
       {
         note,
         amount: mm,
-        words: `${fingers.join(" and ")} ${mm >= 0 ? `clear the next key by only ${whole(mm)} mm` : `are ${whole(-mm)} mm too low to clear the next key`}`,
+        words: `${fingers.join(" and ")} ${saidOf(mm)}`,
         change: best ? `${WORDS[best.change]}: ${whole(best.mm)} mm more` : "close the pair sooner",
         cost: Math.min(WEIGHT.most, WEIGHT.each * (MOTION.safeClearance - mm)),
       },
     ];
   }),
 );
+
+function saidOf(mm: number): string {
+  const near = Math.round(Math.abs(mm));
+  if (near === 0) return "just touch the next key";
+  return mm > 0 ? `clear the next key by only ${near} mm` : `are ${near} mm too low to clear the next key`;
+}

@@ -24,6 +24,7 @@ export interface CauseProposed {
  * What a player's takes would have causes weigh. All faults that came are spread over the onsets by their predicted strain
  * and the number of takes: that is what is predicted. Each onset's faults belong to its causes by their shares of the strain.
  * A cause weighs as many times as before as faults came against what is predicted, damped: see OWN.
+ * What may well be chance is left out.
  * @param now what causes weigh already, times the usual
  * @param takes how many there are in all
  * @returns the causes that would change, the greatest change first; none from too few takes
@@ -56,6 +57,7 @@ export function ownCauses(
       return { cause, times, came: here, predicted: there };
     })
     .filter(({ cause, times }) => Math.abs(times / (now[cause] ?? 1) - 1) >= OWN.leastChange)
+    .filter(({ came: here, predicted: there }) => (here - there) ** 2 > OWN.beyondChance ** 2 * (there + 1))
     .sort((a, b) => Math.abs(Math.log(b.times)) - Math.abs(Math.log(a.times)));
 }
 

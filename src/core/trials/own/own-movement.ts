@@ -38,12 +38,14 @@ export function waysOf({ study, struck }: Heard, fingering: Fingering): readonly
 
 /**
  * Times as long as usual that a player's hand needs for its way: what its quicker ways took, not the quickest, for that is
- * chance. null for fewer ways than tell anything.
+ * chance. null for fewer ways than tell anything, and where it is what it is now.
+ * @param now times the usual that it is given already
  */
-export function ownMovement(ways: readonly number[]): number | null {
+export function ownMovement(ways: readonly number[], now = 1): number | null {
   if (ways.length < OWN.leastWays) return null;
   const sorted = [...ways].sort((a, b) => a - b);
   const [least, most] = OWN.movementRange;
   const times = sorted[Math.floor(OWN.quickest * (sorted.length - 1))]!;
-  return Math.round(100 * Math.min(most, Math.max(least, times))) / 100;
+  const own = Math.round(100 * Math.min(most, Math.max(least, times))) / 100;
+  return Math.abs(own / now - 1) < OWN.leastChange ? null : own;
 }

@@ -6,6 +6,7 @@ import type { NoteId } from "../../passage/note";
 import { PLAYING, SIMULATED } from "../../physics";
 import { expectedOf, type NoteExpected, type OnsetExpected } from "../expected";
 import { onsetsIn, type Snip } from "../snip";
+import { leavingOf } from "./leaving";
 import type { KeyStruck, Take } from "../take";
 import { seeded, type Seeded } from "./seeded";
 
@@ -45,7 +46,7 @@ export interface SimulatedManner {
  * Plays a passage with a fingering as these hands would: what they strain decides where they slip, where they come late and
  * which notes are soft. The same seed plays the same. It knows what it did.
  *
- * Joins come late by their strain; faults come with the strain of the onset, more of them towards the end and where the whole
+ * Where the hand must be carried it lets go in time for its way, and no key is held over it. Joins come late by their strain; faults come with the strain of the onset, more of them towards the end and where the whole
  * strains so much that the hand hardens. See SIMULATED.
  */
 export function playSimulated(study: Study, fingering: Fingering, manner: SimulatedManner): Simulated {
@@ -62,6 +63,7 @@ class Player {
   private readonly strain: Readonly<Record<NoteId, number>>;
   private readonly mean: number;
   private readonly joins: ReadonlySet<NoteId>;
+  private readonly leaving: ReadonlyMap<NoteId, number>;
   private readonly struck: Struck[] = [];
   private readonly missed: NoteId[] = [];
 
@@ -75,6 +77,7 @@ class Player {
     const judged = judge(study, fingering);
     this.strain = Object.fromEntries(Object.entries(judged.notes).map(([id, { strain }]) => [id, strain]));
     this.mean = judged.strain;
+    this.leaving = leavingOf(study, fingering);
     this.joins = new Set(positionsOf(study, fingering).flatMap(({ join, notes }) => (join ? notes.slice(0, 1) : [])));
   }
 
@@ -133,7 +136,8 @@ class Player {
     const beside = note.key + random.pick([-2, -1, 1, 2]);
     const key = fault === "wrong" && isOnKeyboard(beside) ? beside : note.key;
     const sounds = (note.length * 60_000) / tempo + random.about(SIMULATED.overlap, SIMULATED.overlapStray);
-    const one = { downMs, upMs: downMs + Math.max(40, sounds), velocity: this.velocityOf(note) };
+    const most = (this.leaving.get(note.id) ?? Infinity) + random.about(0, SIMULATED.overlapStray);
+    const one = { downMs, upMs: downMs + Math.max(40, Math.min(sounds, most)), velocity: this.velocityOf(note) };
     this.struck.push({ ...one, key, truth: { note: note.id, fault: fault === "wrong" ? fault : null } });
     const surplus = { velocity: 30, truth: { note: null, fault } } as const;
     if (fault === "neighbour" && isOnKeyboard(beside)) {
