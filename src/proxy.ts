@@ -3,7 +3,9 @@ import { stoppedAt } from "@/server/doors/door";
 import { ALWAYS, contentPolicy, NONCE_HEADER } from "@/server/doors/policy";
 
 /** Files that come in are not let through here, for they would be held back whole: their routes ask the door themselves. */
-export const config = { matcher: "/((?!_next/static|_next/image|icon.svg|import$|passages/[^/]+/editions$).*)" };
+export const config = {
+  matcher: "/((?!_next/static|_next/image|icon.svg|import$|passages/[^/]+/editions$|film/[^/]+/keep$).*)",
+};
 
 /** Every request comes by here: who may come in, from where, and what its answer may load and run. */
 export async function proxy(request: NextRequest): Promise<NextResponse> {

@@ -63,6 +63,7 @@ import {
 import { walkBack, WalkAsked } from "./options/walk";
 import { CleanRuleAsked, keepCleanRule } from "./trials/clean-rule";
 import { FeltAsked, keepFelt } from "./trials/felt";
+import { FilmMarksAsked, markFilm } from "./trials/films";
 import { PieceMapAsked, pieceMap } from "./trials/piece-map";
 import { addTake, TakeAsked, takesData, TakeWanted, wholeTake } from "./trials/takes";
 import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts/verdicts";
@@ -102,6 +103,10 @@ export async function keepTake(asked: unknown): Promise<Answer<readonly TakeData
 
 export async function callClean(asked: unknown): Promise<Answer<CleanRule>> {
   return refreshed(await answering(CleanRuleAsked, asked, ({ db }, given) => keepCleanRule(db, given)));
+}
+
+export async function keepFilmMarks(asked: unknown): Promise<Answer<null>> {
+  return answering(FilmMarksAsked, asked, ({ db }, given) => markFilm(db, given));
 }
 
 export async function mapOfPiece(asked: unknown): Promise<Answer<PieceMapData>> {

@@ -16,6 +16,7 @@ import type { CleanRule } from "@/core/trials/clean";
 import type { Felt, HaltSign } from "@/core/trials/felt";
 import type { OwnFigures } from "@/core/hand/own";
 import type { BarMapped } from "@/core/trials/piece-map";
+import type { FilmMarks } from "@/core/film/film-marks";
 import type { Snip } from "@/core/trials/snip";
 import type { OwnProposed } from "./threads/own-figures";
 import type { Take, TakeSource } from "@/core/trials/take";
@@ -69,6 +70,8 @@ export interface TakeData {
   readonly first: string;
   /** Amounts by the ids of figures. */
   readonly amounts: Readonly<Record<string, number>>;
+  /** ms late at each onset that can be told, by its first note. */
+  readonly late: Readonly<Record<string, number>>;
   /** How many faults at each note that has any. */
   readonly astray: Readonly<Record<string, number>>;
   /** Tension felt, 0 to 10, and the bars of it; null where nothing was said. */
@@ -223,6 +226,15 @@ export interface PieceMapData {
   readonly bars: readonly BarMapped[];
   /** Passages with takes, as bars name them. */
   readonly passages: readonly { readonly id: string; readonly title: string; readonly takes: number }[];
+}
+
+/** A film that is kept, without its bytes. */
+export interface FilmData {
+  readonly id: string;
+  readonly name: string;
+  /** Its media type. */
+  readonly type: string;
+  readonly marks: FilmMarks;
 }
 
 /** What a player's takes would change. */

@@ -23,12 +23,14 @@ import type { BenchInHand } from "./use-bench";
 import { useLowering } from "../passage-in-hand/use-lowering";
 import { useCardMerits } from "../passage-in-hand/use-card-merits";
 import { capital } from "../passage-in-hand/words";
+import { useParts } from "../trials/use-parts";
 import { TrialsAside } from "../trials/trials-aside";
 import { WorkingOut } from "../passage-in-hand/working-out";
 
 /** What stands beside the score: the options and why they strain, or the hand plan. */
 export function BenchAside({ bench }: { bench: BenchInHand }) {
-  const { planShown } = bench;
+  const { planShown, figures, sideOf, view } = bench;
+  const parts = useParts(view.asked, sideOf, figures.figures);
   return (
     <Tabs.Root
       value={planShown.aside}
@@ -50,6 +52,7 @@ export function BenchAside({ bench }: { bench: BenchInHand }) {
           bars={barsOf(bench)}
           steps={bench.view.steps}
           onGo={bench.chooseNote}
+          parts={parts}
           chosen={chosenOf(bench)}
           free={planShown.inHand.marks.free}
           onFree={(free) => planShown.inHand.setMarks({ ...planShown.inHand.marks, free })}

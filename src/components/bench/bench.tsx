@@ -95,7 +95,7 @@ function Title({ bench }: { bench: BenchInHand }) {
 
 /** The score, and under it the tempo, the sound and the hands on the keys. */
 function Desk({ bench }: { bench: BenchInHand }) {
-  const { data, view, shown, note, at, player, stretch, settings, planShown } = bench;
+  const { data, view, shown, note, at, player, settings } = bench;
   const hearing = player.playing ? player.at : (bench.trials.onKeys?.at ?? null);
   const showing = hearing ?? at;
   const step = view.steps[showing];
@@ -113,10 +113,7 @@ function Desk({ bench }: { bench: BenchInHand }) {
           beginning={data.beginning}
           zoom={settings.zoom}
           oneLine={settings.layout === "line"}
-          {...bench.drawn}
-          {...(planShown.drawn ? { plan: planShown.drawn, lanes: lanesOf(bench), figures: [] } : {})}
-          {...(bench.trials.drawn ? { ...bench.trials.drawn, lanes: lanesOf(bench), figures: [] } : {})}
-          stretch={bench.trials.snip.snip ? bench.trials.snip.notes : stretch.set}
+          {...drawnOn(bench)}
           selected={selected}
           onSelect={bench.chooseNote}
         />
@@ -133,6 +130,17 @@ function Desk({ bench }: { bench: BenchInHand }) {
       )}
     </div>
   );
+}
+
+/** What hangs from the score: the digits and strain, and with them the plan's lanes or a take's. */
+function drawnOn(bench: BenchInHand) {
+  const { drawn, planShown, trials, stretch } = bench;
+  const instead = trials.drawn ?? (planShown.drawn ? { plan: planShown.drawn } : null);
+  return {
+    ...drawn,
+    ...(instead ? { ...instead, lanes: lanesOf(bench), figures: [] } : {}),
+    stretch: trials.snip.snip ? trials.snip.notes : stretch.set,
+  };
 }
 
 /** What stands in the lanes, so far as they should be seen whole; null where it does not matter. */

@@ -3,7 +3,7 @@
 import { useCallback, useState } from "react";
 import type { NoteId } from "@/core/passage/note";
 import type { PassageData } from "@/server/types";
-import { usePlanShown } from "../plan/use-plan-shown";
+import { usePlanShown, type PlanShown } from "../plan/use-plan-shown";
 import { usePlayer } from "../playing/use-player";
 import type { Chosen } from "../score/drawn";
 import { useTrialInHand } from "../trials/use-trial-in-hand";
@@ -13,8 +13,8 @@ import { useStretch } from "./gestures/use-stretch";
 import { useSideOf } from "../passage-in-hand/use-side-of";
 import { useSuggested } from "./remedies/use-suggested";
 import { useDrawn } from "./use-drawn";
-import { usePassageInHand } from "./use-passage-in-hand";
-import { useViewSettings, zoomed } from "../passage-in-hand/view-settings";
+import { usePassageInHand, type PassageInHand } from "./use-passage-in-hand";
+import { useViewSettings, zoomed, type ViewSettings } from "../passage-in-hand/view-settings";
 
 /** Everything the Bench holds: the passage in hand, how it is looked at, heard and planned, and what gestures do. */
 export function useBench(given: PassageData) {
@@ -39,21 +39,7 @@ export function useBench(given: PassageData) {
     setSettings,
     onOptions: held.setOptions,
   });
-  const trials = useTrialInHand({
-    passageId: data.id,
-    study: view.study,
-    tempo: tempo.tempo,
-    sounded: settings,
-    option: passage.inForce,
-    isShown: planShown.aside === "trials",
-    player: data.player,
-    halted: data.halt,
-    steps: view.steps,
-    judged: passage.inView?.judged,
-    marks: planShown.inHand.marks,
-    given: data.study,
-    cleanRule: data.cleanRule,
-  });
+  const trials = useTrialInHand(trialsOf(passage, planShown, settings));
   const { does, isTied } = usePassageGestures(passage, stretch, player, sideOf);
   const [touched, setTouched] = useState<Chosen["touchedAt"]>(null);
   const [keysShown, showKeys] = useState(false);
@@ -97,6 +83,19 @@ export function useBench(given: PassageData) {
   });
   const looks = { settings, setSettings, drawn, sideOf, keysShown, showKeys };
   return { ...passage, ...looks, stretch, player, planShown, trials, does, isTied, chooseNote, touched, setTouched };
+}
+
+/** What trials of the option in force go by. */
+function trialsOf(
+  { data, view, tempo, inForce, inView }: PassageInHand,
+  { aside, inHand }: PlanShown,
+  settings: ViewSettings,
+): Parameters<typeof useTrialInHand>[0] {
+  return {
+    ...{ passageId: data.id, player: data.player, halted: data.halt, cleanRule: data.cleanRule, given: data.study },
+    ...{ study: view.study, steps: view.steps, tempo: tempo.tempo, sounded: settings, option: inForce },
+    ...{ isShown: aside === "trials", judged: inView?.judged, marks: inHand.marks },
+  };
 }
 
 export type BenchInHand = ReturnType<typeof useBench>;

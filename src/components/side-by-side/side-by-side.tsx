@@ -17,6 +17,7 @@ import { useNoteInHand, usePassageView } from "../passage-in-hand/use-view";
 import { useFigures } from "../build/use-figures";
 import { Score } from "../score/score";
 import { TriedTable } from "../trials/tried-table";
+import { useParts } from "../trials/use-parts";
 import { useTakes } from "../trials/use-takes";
 import { Button, buttonLook } from "../ui/button";
 import { CauseTable } from "./tables/cause-table";
@@ -61,6 +62,7 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
     () => meritTable(chosen.map(({ judged }) => fingered(view.study, judged, figures ?? []))),
     [chosen, view.study, figures],
   );
+  const parts = useParts(asked, sideOf, figures);
   const jump = (by: 1 | -1): void => {
     const next = selected && differingNext(asked, differ, selected, by);
     if (next) choose(next);
@@ -104,7 +106,7 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
         </div>
         <aside className="flex flex-col gap-6">
           <Verdict data={data} study={view.study} author={author} takes={takes ?? []} />
-          {takes && <TriedTable takes={takes} options={data.options} />}
+          {takes && <TriedTable takes={takes} options={data.options} parts={parts} />}
           <Causes all={chosen} note={selected} title={step ? `At ${placeText(step.bar, step.beat)}` : ""} />
         </aside>
       </div>

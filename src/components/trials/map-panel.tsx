@@ -25,7 +25,7 @@ interface Props {
 
 /** What was predicted against what happened over the player's own takes of the option in view. */
 export function MapPanel({ map, steps, isDrawn, onDraw, onGo, note, takes, onLook }: Props) {
-  const { faults, tension, partings } = againstPrediction(map.onsets);
+  const { faults, late, tension, partings } = againstPrediction(map.onsets);
   const lag = lagOf(map.bars);
   const placeOf = (note: NoteId): string => {
     const step = steps.find(({ notes }) => notes.includes(note));
@@ -36,6 +36,7 @@ export function MapPanel({ map, steps, isDrawn, onDraw, onGo, note, takes, onLoo
       <h2 className="font-serif text-lg">Predicted and played</h2>
       <p className="text-sm">
         Over {map.takes} takes strain and faults {agree(faults)}
+        {late === null ? "" : `; strain and lateness ${agree(late)}`}
         {tension === null ? "" : `; strain and tension ${agree(tension)}`}.
       </p>
       {lag.bars !== null && lag.bars > 0 && (
@@ -43,6 +44,7 @@ export function MapPanel({ map, steps, isDrawn, onDraw, onGo, note, takes, onLoo
           The hand hardens {lag.bars === 1 ? "one bar" : `${lag.bars} bars`} before the place that fails.
         </p>
       )}
+      {lag.building.rises && <p className="text-sm">Tension builds up along the passage.</p>}
       {partings.length > 0 && (
         <ul className="mt-1 text-sm">
           {partings.map(({ note, kind }) => (

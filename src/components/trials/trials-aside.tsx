@@ -1,15 +1,18 @@
 "use client";
 
 import { Circle, Square } from "lucide-react";
+import Link from "next/link";
 import { useState } from "react";
 import type { Step } from "@/core/fingering/study/steps";
 import type { NoteId } from "@/core/passage/note";
+import type { Part } from "@/core/trials/breaking-parts";
 import type { Felt } from "@/core/trials/felt";
 import type { OptionData } from "@/server/types";
 import { Button } from "../ui/button";
 import { placeText } from "@/core/passage/place";
 import { CleanRuleForm } from "./clean-rule-form";
 import { isOwn } from "./own-takes";
+import { SnipsAB } from "./snips-ab";
 import { SnipPanel } from "./snip-panel";
 import { DelayCheck } from "./delay-check";
 import { saveMidi } from "./save-midi";
@@ -29,6 +32,7 @@ interface Props {
   readonly bars: Felt["bars"];
   readonly steps: readonly Step[];
   readonly onGo: (note: NoteId) => void;
+  readonly parts: readonly Part[];
   /** Notes that are chosen on the score, or the one in hand. */
   readonly chosen: readonly NoteId[];
   /** Notes at which time is free. */
@@ -37,17 +41,18 @@ interface Props {
 }
 
 /** Trying the option in view: what is listened to, the take that is looked at, and the takes there are. */
-export function TrialsAside({ trials, options, option, bars, steps, onGo, chosen, free, onFree }: Props) {
+export function TrialsAside({ trials, options, option, bars, steps, onGo, parts, chosen, free, onFree }: Props) {
   const { trial, takes, snip } = trials;
   return (
     <aside className="flex flex-col gap-4">
       <TryIt trials={trials} option={option} />
       <Source trials={trials} />
+      <SnipsAB trials={trials} isHalted={trials.halt.halt !== null} />
       {trial.phase === "idle" && <SnipPanel snip={snip} chosen={chosen} place={placesOf(snip.notes, steps)} />}
       {trial.told && <TakeSeen trials={trials} told={trial.told} bars={bars} />}
       {takes.takes && takes.takes.length > 0 && (
         <>
-          <TriedTable takes={takes.takes} options={options} />
+          <TriedTable takes={takes.takes} options={options} parts={parts} />
           {trials.map && (
             <MapPanel
               map={trials.map}
@@ -169,7 +174,7 @@ function TryIt({ trials: { trial, halt }, option }: Pick<Props, "trials" | "opti
   );
 }
 
-function Source({ trials: { trial, halt } }: Pick<Props, "trials">) {
+function Source({ trials: { trial, halt, passageId } }: Pick<Props, "trials">) {
   const { phase, count, piano, complaint, connect } = trial;
   return (
     <div className="text-sm">
@@ -192,6 +197,9 @@ function Source({ trials: { trial, halt } }: Pick<Props, "trials">) {
             </Button>
           )}
           <DelayCheck piano={piano} />
+          <Link href={`/film/${passageId}`} className="inline-flex min-h-11 items-center underline hover:text-velvet">
+            Film desk
+          </Link>
         </div>
       )}
       {complaint && <p className="text-soft">{complaint}</p>}

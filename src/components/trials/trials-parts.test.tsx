@@ -85,6 +85,7 @@ describe("what was tried", () => {
     tempo: 90,
     tempoReached: 90,
     snip: null,
+    late: {},
     clean: true,
     faults: 0,
     first: "Clean.",
@@ -101,7 +102,7 @@ describe("what was tried", () => {
       ...tempi.map((tempo, i) => take(i, { tempo, tempoReached: tempo, clean: tempo < 100 })),
       take(99, { source: "simulated piano" }),
     ];
-    render(<TriedTable takes={takes} options={[{ id: "a", name: "A" }]} />);
+    render(<TriedTable takes={takes} parts={[]} options={[{ id: "a", name: "A" }]} />);
     const table = screen.getByRole("region", { name: "What was tried" });
     expect(table).toHaveTextContent("4 of 8");
     expect(table).toHaveTextContent("2 of 2 about 60; 2 of 2 about 70; 0 of 2 about 110; 0 of 2 about 120");

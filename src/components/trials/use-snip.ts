@@ -35,13 +35,16 @@ export function useSnip(onsets: readonly OnsetExpected[]): SnipHeld {
     (note: NoteId): number => onsets.findIndex(({ notes }) => notes.some((n) => n.notes.includes(note))),
     [onsets],
   );
-  const take = (notes: readonly NoteId[]): void => {
-    const places = notes.map(placeOf).filter((place) => place >= 0);
-    if (places.length === 0) return;
-    const about = places.length === 1 ? ABOUT_ONE : 0;
-    setHeld(snipAt({ from: Math.min(...places) - about, to: Math.max(...places) + about }, onsets.length));
-    setSaid(null);
-  };
+  const take = useCallback(
+    (notes: readonly NoteId[]): void => {
+      const places = notes.map(placeOf).filter((place) => place >= 0);
+      if (places.length === 0) return;
+      const about = places.length === 1 ? ABOUT_ONE : 0;
+      setHeld(snipAt({ from: Math.min(...places) - about, to: Math.max(...places) + about }, onsets.length));
+      setSaid(null);
+    },
+    [placeOf, onsets],
+  );
   const move = (isClean: boolean, failed: number | null): void => {
     if (!held) return;
     const next = nextSnip(held, isClean, failed);

@@ -110,7 +110,7 @@ export function useTrialInHand({
     [isSounding, stop, told, sound, study, tempo],
   );
   return {
-    ...{ halt, trial, takes, snip, rule, setRule, map, isMapped, setMapped, drawn, hear },
+    ...{ passageId, halt, trial, takes, snip, rule, setRule, map, isMapped, setMapped, drawn, hear },
     hearing: isHeard,
     onKeys,
   };

@@ -159,3 +159,18 @@ export const OWN = {
   leastMm: 40,
   movementRange: [0.5, 2],
 } as const;
+
+/**
+ * The clip that the program draws itself, in px, frames a second and mm: its picture, the margin about what is seen, how much
+ * narrower it is at the back and how much askew, and how far before and behind the white fronts it sees. Choices.
+ */
+export const FILM = {
+  width: 860,
+  height: 420,
+  margin: 18,
+  tilt: 0.09,
+  askew: 0.05,
+  front: -190,
+  back: 160,
+  framesASecond: 25,
+} as const;

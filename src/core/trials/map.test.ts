@@ -11,14 +11,18 @@ describe("the map of some takes", () => {
   it("lays faults a take, tension and strain on the same onsets and bars", () => {
     const [first, twentieth] = [steps[0]!.notes[0]!, steps[20]!.notes[0]!];
     const takes = [
-      { astray: { [twentieth]: 2 }, felt: { amount: 8, bars: { from: steps[0]!.bar, to: steps[0]!.bar } } },
-      { astray: { [first]: 1, [twentieth]: 1 }, felt: null },
+      {
+        astray: { [twentieth]: 2 },
+        late: { [first]: 30 },
+        felt: { amount: 8, bars: { from: steps[0]!.bar, to: steps[0]!.bar } },
+      },
+      { astray: { [first]: 1, [twentieth]: 1 }, late: { [first]: 10 }, felt: null },
     ];
     const { onsets, bars, takes: count } = mapOf(steps, judged, takes);
     expect(count).toBe(2);
     expect(onsets).toHaveLength(steps.length);
     expect(onsets[20]!.faults).toBe(1.5);
-    expect(onsets[0]).toMatchObject({ note: first, faults: 0.5, tension: 8 });
+    expect(onsets[0]).toMatchObject({ note: first, faults: 0.5, late: 20, tension: 8 });
     expect(bars.map(({ tension }) => tension)).toEqual([8, 0]);
     expect(bars[1]!.faults).toBe(1.5);
   });

@@ -10,6 +10,8 @@ import { meanOf } from "./statistics";
 export interface TakeMapped {
   /** How many faults at each note that has any. */
   readonly astray: Readonly<Record<NoteId, number>>;
+  /** ms late at each onset that can be told, by its first note. */
+  readonly late: Readonly<Record<NoteId, number>>;
   readonly felt: Pick<Felt, "amount" | "bars"> | null;
 }
 
@@ -47,7 +49,7 @@ export function mapOf(steps: readonly Step[], judged: Judged, takes: readonly Ta
     bar,
     strain: Math.max(0, ...notes.map((id) => judged.notes[id]?.strain ?? 0)),
     faults: takes.reduce((sum, { astray }) => sum + notes.reduce((own, id) => own + (astray[id] ?? 0), 0), 0) / each,
-    late: null,
+    late: meanLate(takes, notes),
     tension: tension.get(bar) ?? null,
   }));
   return {
@@ -59,4 +61,10 @@ export function mapOf(steps: readonly Step[], judged: Judged, takes: readonly Ta
     })),
     takes: takes.length,
   };
+}
+
+/** Mean ms by which an onset came late, early counting against it; null where it was told in no take. */
+function meanLate(takes: readonly TakeMapped[], notes: readonly NoteId[]): number | null {
+  const told = takes.flatMap(({ late }) => notes.flatMap((id) => late[id] ?? []));
+  return told.length === 0 ? null : meanOf(told);
 }

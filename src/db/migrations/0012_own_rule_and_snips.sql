@@ -19,6 +19,7 @@ UPDATE "passage" SET "plan_marks" = "plan_marks" || '{"free":[]}'::jsonb WHERE N
 ALTER TABLE "take_figures" ADD COLUMN "measures" jsonb;--> statement-breakpoint
 UPDATE "take_figures" f SET "measures" = jsonb_build_object('reachedEnd', f."clean", 'runs', 1, 'faults', f."faults", 'meant', t."tempo", 'tempo', f."tempo_reached", 'evenness', coalesce((f."amounts"->>'evenness')::double precision, 0), 'latest', 0) FROM "take" t WHERE t."id" = f."take_id";--> statement-breakpoint
 ALTER TABLE "take_figures" ALTER COLUMN "measures" SET NOT NULL;--> statement-breakpoint
+ALTER TABLE "take_figures" ADD COLUMN "late" jsonb DEFAULT '{}'::jsonb NOT NULL;--> statement-breakpoint
 ALTER TABLE "own_figures" ADD CONSTRAINT "own_figures_pianist_id_pianist_id_fk" FOREIGN KEY ("pianist_id") REFERENCES "public"."pianist"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "own_figures_newest" ON "own_figures" USING btree ("pianist_id","at");--> statement-breakpoint
 ALTER TABLE "take_figures" DROP COLUMN "clean";

@@ -48,6 +48,7 @@ export async function takesOf(db: Db, passageId: string, most: number): Promise<
       tempoReached: takeFigures.tempoReached,
       first: takeFigures.first,
       amounts: takeFigures.amounts,
+      late: takeFigures.late,
       astray: takeFigures.astray,
       tension: felt.amount,
       bars: felt.bars,
@@ -72,6 +73,7 @@ export async function ownTakesOf(db: Db, passages: readonly string[]) {
     .select({
       passageId: take.passageId,
       fingeringId: take.fingeringId,
+      late: takeFigures.late,
       astray: takeFigures.astray,
       amount: felt.amount,
       bars: felt.bars,

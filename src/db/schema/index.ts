@@ -1,4 +1,5 @@
 export * from "./felt";
+export * from "./film";
 export * from "./fingering";
 export * from "./history";
 export * from "./passage";

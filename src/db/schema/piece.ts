@@ -1,14 +1,9 @@
 import { sql } from "drizzle-orm";
-import { check, customType, index, jsonb, pgEnum, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
+import { check, index, jsonb, pgEnum, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
 import type { Entry } from "@/core/entry/entry";
+import { bytea } from "./bytea";
 import { goneAt } from "./gone";
 import { pianist, recital } from "./pianist";
-
-const bytea = customType<{ data: Uint8Array; driverData: Uint8Array }>({
-  dataType: () => "bytea",
-  toDriver: (value) => Buffer.from(value),
-  fromDriver: (value) => new Uint8Array(value),
-});
 
 export const sourceKind = pgEnum("source_kind", ["file", "entered"]);
 

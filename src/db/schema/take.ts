@@ -80,6 +80,8 @@ export const takeFigures = pgTable(
     first: text().notNull(),
     /** Amounts by the figures' ids. */
     amounts: jsonb().$type<Readonly<Record<string, number>>>().notNull(),
+    /** ms late at each onset that can be told, by its first note. */
+    late: jsonb().$type<Readonly<Record<string, number>>>().notNull().default({}),
     /** How many faults at each note that has any. */
     astray: jsonb().$type<Readonly<Record<string, number>>>().notNull(),
   },

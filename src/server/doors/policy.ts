@@ -12,6 +12,7 @@ export function contentPolicy(nonce: string, isBuilding: boolean): string {
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic' 'wasm-unsafe-eval'${isBuilding ? " 'unsafe-eval'" : ""}`,
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
+    "media-src 'self' blob:",
     "font-src 'self' data:",
     "connect-src 'self' data:",
     "worker-src 'self' blob:",

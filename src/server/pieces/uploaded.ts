@@ -6,8 +6,7 @@ import { stoppedAt } from "../doors/door";
 
 /** A file that came with a request, or why there is none. */
 export type Uploaded =
-  | { readonly ok: true; readonly file: { readonly name: string; readonly bytes: Uint8Array } }
-  | { readonly ok: false; readonly refusal: Response };
+  { readonly ok: true; readonly file: FileCome } | { readonly ok: false; readonly refusal: Response };
 
 /** ms that a file may take to come. */
 const MOST_MS = 120_000;
@@ -40,7 +39,15 @@ const REFUSALS = {
   slow: ["The file took too long to come.", 408],
 } as const;
 
-type FileFound = { readonly name: string; readonly bytes: Uint8Array } | keyof typeof REFUSALS;
+/** A file as it came. */
+interface FileCome {
+  readonly name: string;
+  /** Its media type, as the sender has it. */
+  readonly type: string;
+  readonly bytes: Uint8Array;
+}
+
+type FileFound = FileCome | keyof typeof REFUSALS;
 
 function fileIn(body: Readable, type: string): Promise<FileFound> {
   return new Promise((resolve) => {
@@ -57,14 +64,14 @@ function fileIn(body: Readable, type: string): Promise<FileFound> {
     } catch {
       return done("none");
     }
-    parser.on("file", (field, stream, { filename }) => {
+    parser.on("file", (field, stream, { filename, mimeType }) => {
       if (field !== "file") return void stream.resume();
       const parts: Buffer[] = [];
       stream.on("data", (part: Buffer) => parts.push(part));
       stream.on("limit", () => done("large"));
       stream.on("end", () => {
         if (!stream.truncated)
-          file = { name: filename || "score.musicxml", bytes: new Uint8Array(Buffer.concat(parts)) };
+          file = { name: filename || "score.musicxml", type: mimeType, bytes: new Uint8Array(Buffer.concat(parts)) };
       });
     });
     // With the last of the form: a request is read to its end.

@@ -69,11 +69,14 @@ export function cameTo(
   take: Take,
   free: PlanMarks["free"],
 ): Parameters<typeof keepTake>[2] {
-  const { measures, faults, first, marks, figures } = reportOf(heardOf(study, digits, take, new Set(free)));
+  const { measures, faults, first, marks, figures, onsets } = reportOf(heardOf(study, digits, take, new Set(free)));
   const astray: Record<string, number> = {};
   for (const { note } of marks) astray[note] = (astray[note] ?? 0) + 1;
   const amounts = Object.fromEntries(figures.map(({ id, amount }) => [id, amount]));
-  return { measures, faults, first, astray, amounts, tempoReached: amounts["tempo"] ?? null };
+  const late = Object.fromEntries(
+    onsets.flatMap(({ note, late: ms }) => (ms === null ? [] : [[note, Math.round(10 * ms) / 10]])),
+  );
+  return { measures, faults, first, astray, late, amounts, tempoReached: amounts["tempo"] ?? null };
 }
 
 /** The keys and the pedal of a take as the database keeps them. */

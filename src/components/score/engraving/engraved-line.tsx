@@ -14,6 +14,7 @@ import { FigureMarks } from "../marks/figure-marks";
 import { placeSigns } from "../marks/signs";
 import { TakeMarks } from "../marks/take-marks";
 import { RemedySign } from "../marks/remedy-sign";
+import { useDrag } from "./use-drag";
 import { readPlaces, type LinePlaces, type NotePlace } from "./places";
 import type { Drawn } from "../drawn";
 import { StrainLanes } from "../lanes/strain-lanes";
@@ -38,7 +39,9 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
   const own = useMemo(() => (places ? notes.filter((n) => places.notes.has(n.id)) : []), [places, notes]);
   const digits = useMemo(() => (places ? placeDigits(places, own, layers, zoom) : []), [places, own, layers, zoom]);
   const chosen = selected ? places?.notes.get(selected) : undefined;
+  const drag = useDrag(places, onSelect);
   const choose = (event: React.PointerEvent | React.MouseEvent): void => {
+    if (drag.wasDrawn()) return;
     const id = (event.target as Element).closest("g.note")?.id as NoteId | undefined;
     if (!id || !ids.includes(id)) return;
     const isTouch = (event.nativeEvent as PointerEvent).pointerType === "touch";
@@ -49,7 +52,7 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
   useKeptInView(line, chosen);
   return (
     <div ref={line} className="scroll-mt-2 scroll-mb-(--covered-below) print:break-inside-avoid">
-      <div className="relative" style={roomFor(places, plan, digits)} onClick={choose}>
+      <div className="relative" style={roomFor(places, plan, digits)} onClick={choose} {...drag.handlers}>
         <Engraved svg={svg} onDrawn={measure} />
         {places && (
           <svg

@@ -45,7 +45,7 @@ const shown = (more: Partial<PassageData> = {}, takes: readonly TakeData[] = [])
 );
 const take = (i: number, more: Partial<TakeData>): TakeData => ({
   ...{ id: String(i), fingeringId: "b", version: 1, source: "midi piano", tempo: 100, tempoReached: 100, clean: false },
-  ...{ faults: 2, snip: null, first: "", amounts: {}, astray: {}, felt: null },
+  ...{ faults: 2, snip: null, first: "", amounts: {}, astray: {}, late: {}, felt: null },
   at: `2026-11-${String(1 + i).padStart(2, "0")}T10:00:00.000Z`,
   ...more,
 });

@@ -1,4 +1,5 @@
 import type { Belonging } from "../belonging";
+import { ofFilms } from "./film";
 import { ofInstruments } from "./instrument";
 import { ofMeasurements } from "./measurement";
 import { ofOptions } from "./option";
@@ -16,6 +17,7 @@ export const BELONGINGS = {
   recital: ofRecitals,
   instrument: ofInstruments,
   measurement: ofMeasurements,
+  film: ofFilms,
 } satisfies Record<string, Belonging>;
 
 export type BelongingKind = keyof typeof BELONGINGS;
