@@ -10,7 +10,10 @@ import type { FilmSource } from "./film-source";
 /** ms that the clip goes on after the last onset. */
 const AFTER = 600;
 /** mm of keyboard to either side of what is played. */
-const ABOUT = 150;
+const ABOUT = 120;
+/** mm of forearm that is drawn, and how broad it is. */
+const ARM = 90;
+const ARM_BROAD = 42;
 
 const WHITE = "#efe9dc";
 const BLACK = "#2a2422";
@@ -80,6 +83,12 @@ function drawHand(context: CanvasRenderingContext2D, camera: Camera, { fingers, 
     [SKIN, 0],
   ] as const) {
     context.strokeStyle = colour;
+    const elbow = seenBy(camera, { x: wrist.x, y: wrist.y - ARM });
+    context.lineWidth = ARM_BROAD * scaleAt(camera, wrist.x, wrist.y) + grow;
+    context.beginPath();
+    context.moveTo(at.x, at.y);
+    context.lineTo(elbow.x, elbow.y);
+    context.stroke();
     for (const { tip, knuckle, width } of fingers) {
       const [end, joint] = [seenBy(camera, tip), seenBy(camera, knuckle)];
       context.lineWidth = width * scaleAt(camera, tip.x, tip.y) + grow;

@@ -38,7 +38,10 @@ export function FilmDesk({ data, films: given }: { data: PassageData; films: rea
   const film = useFilm(data.id, drawn, (kept) => setFilms([kept, ...films]));
   const [asked, setPicture] = useState(0);
   const picture = film.source ? Math.min(asked, film.source.pictures - 1) : 0;
-  const played = useMemo(() => passage.notes.map(({ pitch }) => pitch), [passage]);
+  const played = useMemo(() => {
+    const asked = new Set(view.asked);
+    return passage.notes.flatMap(({ id, pitch }) => (asked.has(id) ? [pitch] : []));
+  }, [passage, view.asked]);
   const marking = useMarking(film, picture, instrument, played);
   const { hand, ruler, side } = marking;
   const planned = plan && hand?.note ? poseAt(plan, side, hand.note) : null;

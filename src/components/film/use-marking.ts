@@ -93,7 +93,8 @@ const NOTHING: HandMarks = {};
 /** The white keys that bound some keys. */
 function endsAbout(keys: readonly Pitch[]): readonly [Pitch, Pitch] {
   const white = (key: number, by: 1 | -1): Pitch => (isBlack(key as Pitch) ? key + by : key) as Pitch;
-  return [white(Math.min(60, ...keys), -1), white(Math.max(61, ...keys), 1)];
+  const [low, high] = keys.length > 0 ? [Math.min(...keys), Math.max(...keys)] : [60, 71];
+  return [white(low, -1), white(high, 1)];
 }
 
 function markWords(mark: MarkName, side: Side): string {

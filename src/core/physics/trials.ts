@@ -170,7 +170,7 @@ export const FILM = {
   margin: 18,
   tilt: 0.09,
   askew: 0.05,
-  front: -190,
+  front: -125,
   back: 160,
   framesASecond: 25,
 } as const;
