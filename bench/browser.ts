@@ -42,7 +42,7 @@ async function open(bars: number, name: string): Promise<void> {
   await page.getByLabel("To bar").fill(String(bars));
   await page.getByRole("button", { name: "Open on the Bench" }).click();
   await page.locator("g[data-note]").first().waitFor({ state: "attached" });
-  await page.getByRole("radio", { name: /^Option B/ }).waitFor();
+  await page.getByRole("radio", { name: /^Option A/ }).waitFor();
 }
 
 /** Middle and worst of some times. */
@@ -163,6 +163,18 @@ async function opened(title: string): Promise<number> {
   }, title);
 }
 
+/** ms from the end of a take to its figures on the page. */
+async function tried(): Promise<number> {
+  await page.keyboard.press("y");
+  return page.evaluate(async () => {
+    const next = () => new Promise((resolve) => requestAnimationFrame(resolve));
+    const reads = () => [...document.querySelectorAll("button")].some((b) => b.textContent.includes("Reading…"));
+    while (!reads()) await next();
+    const from = performance.now();
+    while (!document.querySelector(`section[aria-label="The take"]`)) await next();
+    return performance.now() - from;
+  });
+}
 for (const bars of [4, 16]) {
   await open(bars, `Timed over ${bars} bars`);
   const times: number[] = [];
@@ -170,6 +182,9 @@ for (const bars of [4, 16]) {
   row(`from key press to the last new digit on the score, ${bars * 16} notes`, spread(times));
   row(`the engraver alone for the same music, warm`, spread(await engraverAlone()));
   row(`frames a second while the tempo is dragged, ${bars * 16} notes`, (await dragged()).toFixed(0));
+  const ends: number[] = [];
+  for (let i = 0; i < 3; i++) ends.push(await tried());
+  row(`from the end of a take to what it came to, ${bars * 16} notes`, spread(ends));
   const anew: number[] = [];
   for (let i = 0; i < 5; i++) {
     await page.goto(address);

@@ -7,4 +7,5 @@ ensure_all_for_tests
 ensure_build
 npx tsx bench/run.ts
 own_house bench
+npx tsx bench/server.ts
 VELVET_ADDRESS="http://127.0.0.1:$PORT" npx tsx bench/browser.ts

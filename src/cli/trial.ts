@@ -2,6 +2,7 @@ import { bestFingerings } from "@/core/fingering/study/study";
 import { printedDigits } from "@/core/options/first-options";
 import { pitchName } from "@/core/keyboard/pitch";
 import { cleanMeasures, uncleanWhy } from "@/core/trials/clean";
+import { figuresOf as figuresIn } from "@/core/figures/find";
 import { figuresOf, TAKE_FIGURES } from "@/core/trials/figures";
 import { heardOf, type Heard } from "@/core/trials/heard";
 import type { Take } from "@/core/trials/take";
@@ -64,7 +65,7 @@ export function trial(args: readonly string[], { print, tell }: Speaking): numbe
 /** Played with the file's own digits, then pins, and what is left worked out around them. */
 function heardAs({ study }: Opened, wishes: Wishes, take: Take): Heard {
   const [fingering] = bestFingerings(study, { pins: { ...printedDigits(study), ...wishes.pin } }, 1);
-  return heardOf(study, fingering!, take);
+  return heardOf(study, fingering!, take, new Set(), figuresIn(study));
 }
 
 function entryOf(heard: Heard): object {

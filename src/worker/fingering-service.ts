@@ -191,7 +191,9 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
     remedies: (note, allows) => Promise.resolve(remediesFor(atHand().study, note, allows)),
     suggested: (digits, allows) => latest("suggested", suggesting(atHand().study, digits, allows)),
     heard: (digits, take, { free, rule }) =>
-      Promise.resolve(reportOf(heardOf(playedAt(atHand().study, take.tempo), digits, take, new Set(free)), rule)),
+      Promise.resolve(
+        reportOf(heardOf(playedAt(atHand().study, take.tempo), digits, take, new Set(free), atHand().figures()), rule),
+      ),
     fromMidi(bytes) {
       const read = readMidi(bytes);
       return Promise.resolve(read.ok ? read.value : read.issues.map(wording).join(" "));

@@ -1,3 +1,4 @@
+import type { Figure } from "../figures/figure";
 import { framesOf } from "../fingering/cost/price";
 import { positionsOf, type Position } from "../fingering/explain/positions";
 import type { Frame } from "../fingering/frames/frame";
@@ -48,6 +49,8 @@ export interface Heard {
   /** Of that run, in the order of the music. */
   readonly struck: readonly OnsetHeard[];
   readonly positions: readonly Position[];
+  /** Of the passage, as far as they are known. */
+  readonly figures: readonly Figure[];
   /** Onsets that one movement carries, by their places; of both hands where both play. */
   readonly groups: readonly (readonly number[])[];
 }
@@ -55,8 +58,15 @@ export interface Heard {
 /**
  * A take as figures look at it.
  * @param free notes at whose onsets the player takes time freely
+ * @param figures of the passage, where they are known: finding them takes long
  */
-export function heardOf(study: Study, fingering: Fingering, take: Take, free: ReadonlySet<NoteId> = new Set()): Heard {
+export function heardOf(
+  study: Study,
+  fingering: Fingering,
+  take: Take,
+  free: ReadonlySet<NoteId> = new Set(),
+  figures: readonly Figure[] = [],
+): Heard {
   const onsets = onsetsIn(expectedOf(study), take.snip);
   const read = readTake(onsets, take);
   const positions = positionsOf(study, fingering);
@@ -71,6 +81,7 @@ export function heardOf(study: Study, fingering: Fingering, take: Take, free: Re
     read,
     run,
     positions,
+    figures,
     groups: groupsOf(study, fingering, onsets),
     struck: struck.map((one, i): OnsetHeard => {
       const notes = one.expected.notes.flatMap((note) => note.notes);

@@ -1,4 +1,3 @@
-import { figuresOf } from "../../figures/find";
 import type { NoteId } from "../../passage/note";
 import { HEARD } from "../../physics";
 import type { OnsetHeard } from "../heard";
@@ -13,7 +12,7 @@ export const evenness: TakeFigure = {
   id: "evenness",
   label: "Unevenness within groups",
   unit: "ms",
-  find({ study, struck, groups, positions }) {
+  find({ struck, groups, positions, figures }) {
     const heard = new Map(struck.map((onset) => [onset.expected.index, onset]));
     const all: { bar: string; note: OnsetHeard; off: number }[] = [];
     for (const group of groups) {
@@ -36,7 +35,7 @@ export const evenness: TakeFigure = {
       parts: Object.fromEntries([
         ...[...new Set(all.map(({ bar }) => bar))].map((bar) => [`bar ${bar}`, spreadWhere((one) => one.bar === bar)]),
         ...positions.map(({ notes }, i) => [`position ${i + 1}`, spreadOver(notes)]),
-        ...figuresOf(study).map(({ notes }, i) => [`figure ${i + 1}`, spreadOver(notes)]),
+        ...figures.map(({ notes }, i) => [`figure ${i + 1}`, spreadOver(notes)]),
       ]),
     };
   },
