@@ -92,6 +92,22 @@ await page.getByRole("region", { name: "Takes", exact: true }).getByRole("button
 await page.locator('svg[data-lane="late"]').waitFor();
 await page.getByRole("region", { name: "The take" }).evaluate((part) => part.scrollIntoView({ block: "start" }));
 await take("trials");
+await page.getByRole("link", { name: "Film desk" }).click();
+const picture = page.getByRole("application");
+await picture.waitFor();
+await page.getByRole("combobox", { name: "At", exact: true }).selectOption({ index: 1 });
+const planned = page.locator('[data-bones="plan"] rect');
+await planned.nth(4).waitFor({ state: "attached" });
+const tips = await planned.evaluateAll((all) =>
+  all.map((one) => one.getBoundingClientRect()).map(({ x, y }) => ({ x, y })),
+);
+// Marked as a hand would: each a little off.
+for (const [i, { x, y }] of tips.entries()) await page.mouse.click(x + 5 + (i % 2) * 3, y + 6 - i);
+await page.getByRole("button", { name: "the thumb is late" }).click();
+await page.evaluate(() => window.scrollTo(0, 0));
+await take("film-desk");
+await page.goBack();
+await engraved(page);
 await page.getByRole("link", { name: "Side by side" }).click();
 await engraved(page);
 await page.waitForURL(/side-by-side/);

@@ -41,6 +41,22 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     },
   ],
   [
+    "Trials",
+    async (page) => {
+      await page.goto(`${await demoPassage(page)}?aside=trials`);
+      await engraved(page);
+      await page.getByRole("region", { name: "Takes", exact: true }).getByRole("button").first().click();
+      await expect(page.getByRole("region", { name: "The take" })).toBeVisible();
+    },
+  ],
+  [
+    "Film desk",
+    async (page) => {
+      await page.goto((await demoPassage(page)).replace("/bench/", "/film/"));
+      await expect(page.getByRole("application")).toBeVisible();
+    },
+  ],
+  [
     "Remedies",
     async (page) => {
       await page.goto("/");

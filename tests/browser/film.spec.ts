@@ -16,6 +16,7 @@ test("the film desk: keys as a ruler, the plan's hand beside, what an eye sees t
   const picture = page.getByRole("application");
   await expect(picture).toBeVisible({ timeout: 20_000 });
   await expect(page.getByText("The clip that is drawn from the plan")).toBeVisible();
+  await page.getByRole("button", { name: "Mark the corners anew" }).click();
   const box = (await picture.boundingBox())!;
   const corners = [
     [0.1, 0.7],

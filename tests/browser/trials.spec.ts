@@ -75,3 +75,39 @@ test("a sign of harm ends the session until the player lifts it", async ({ page,
   await notice.getByRole("button", { name: "I am playing again" }).click();
   await expect(page.getByRole("button", { name: "Try it" })).toBeEnabled();
 });
+
+test("a stretch drawn over the score is tried as a snip, where time is free is kept, and the player says what is clean", async ({
+  page,
+  baseURL,
+}) => {
+  await asNewPlayer(page, baseURL!);
+  await openOnBench(page, { title: "In snips", bars: [1, 1] });
+  await page.getByRole("tab", { name: "Trials" }).click();
+  const notes = page.locator(".engraving g.note");
+  const [from, to] = [(await notes.nth(1).boundingBox())!, (await notes.nth(4).boundingBox())!];
+  await page.mouse.move(from.x + 3, from.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(to.x - 10, to.y + 5, { steps: 4 });
+  await page.mouse.move(to.x + 3, to.y + 5, { steps: 4 });
+  await page.mouse.up();
+  await page.getByRole("button", { name: "Time is free here" }).click();
+  await page.getByRole("button", { name: "Try a snip of it" }).click();
+  const snip = page.getByRole("region", { name: "The snip" });
+  await expect(snip).toContainText("4 of 4 notes");
+  await snip.getByRole("button", { name: "A note fewer" }).click();
+  await expect(snip).toContainText("3 of 4 notes");
+  await page.keyboard.press("y");
+  const takes = page.getByRole("region", { name: "Takes", exact: true });
+  await expect(takes.getByText("snip")).toBeVisible({ timeout: 20_000 });
+  await page.getByText("What is clean", { exact: true }).click();
+  const astray = page.getByLabel("Keys astray, at most");
+  await astray.fill("2.5");
+  await expect(page.getByText("A number from 0 to 20, please.")).toBeVisible();
+  await astray.fill("3");
+  await page.getByRole("button", { name: "Count by this" }).click();
+  await page.reload();
+  await page.getByText("What is clean", { exact: true }).click();
+  await expect(astray).toHaveValue("3");
+  await notes.nth(1).click();
+  await expect(page.getByRole("button", { name: "In time here again" })).toBeVisible();
+});

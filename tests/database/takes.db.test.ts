@@ -11,6 +11,9 @@ import { HaltAsked, liftHalt, startHalt } from "@/server/players/halt";
 import { giveUpOwn, TakeUpAsked, takeUpOwn } from "@/server/hands/own-figures";
 import { proposeOwn } from "@/server/trials/own-proposal";
 import { CleanRuleAsked, keepCleanRule } from "@/server/trials/clean-rule";
+import { GoneAsked, takeOrBring } from "@/server/belongings/belongings";
+import { filmFile, FilmMarksAsked, filmsData, keepFilm, markFilm } from "@/server/trials/films";
+import { pieceMap } from "@/server/trials/piece-map";
 import { FeltAsked, keepFelt } from "@/server/trials/felt";
 import { addTake, TakeAsked, takesData, wholeTake } from "@/server/trials/takes";
 import type { PassageData } from "@/server/types";
@@ -152,6 +155,33 @@ describe("takes", () => {
     await giveUpOwn(db, { playerId });
     expect((await option()).study.own).toBeUndefined();
     expect(TakeUpAsked.safeParse({ ...up, id: randomUUID(), movement: 9 }).success).toBe(false);
+  });
+
+  it("lie over the bars of their piece, those of the simulated piano left out", async () => {
+    const { piece, bars } = (await passageData(db, passageId))!;
+    const map = await pieceMap(db, { pieceId: piece.id });
+    expect(map.ok && map.value.passages).toMatchObject([{ id: passageId }]);
+    expect(map.ok && map.value.bars.find(({ bar }) => bar === bars.from)).toMatchObject({ passages: [0] });
+    expect(await pieceMap(db, { pieceId: randomUUID() })).toMatchObject({ ok: false });
+  });
+
+  it("have films beside them, kept as they came with what is marked, until they are taken away", async () => {
+    const bytes = new Uint8Array([1, 2, 3]);
+    const file = { name: "from above.webm", type: "video/webm", bytes };
+    const kept = await keepFilm(db, passageId, file);
+    const id = kept.ok ? kept.value.id : "";
+    const marks = { keys: null, hands: [], seen: [{ fault: "thumb-late", bar: "1" }] };
+    expect(await markFilm(db, FilmMarksAsked.parse({ id, marks }))).toMatchObject({ ok: true });
+    expect(await filmsData(db, passageId)).toEqual([{ id, name: file.name, type: file.type, marks }]);
+    expect((await filmFile(db, id))!.bytes).toEqual(bytes);
+    expect(await keepFilm(db, passageId, { ...file, type: "text/html" })).toMatchObject({ ok: false });
+    expect(await keepFilm(db, randomUUID(), file)).toMatchObject({ ok: false });
+    expect(FilmMarksAsked.safeParse({ id, marks: { ...marks, seen: [{ fault: "ill", bar: "1" }] } }).success).toBe(
+      false,
+    );
+    const gone = { request: randomUUID(), kind: "film", id, gone: true };
+    expect(await takeOrBring(db, GoneAsked.parse(gone))).toMatchObject({ ok: true });
+    expect(await filmsData(db, passageId)).toEqual([]);
   });
 
   it("end at a sign of harm, until the player lifts it", async () => {

@@ -46,7 +46,11 @@ export function useBench(given: PassageData) {
   const { extend, clear } = stretch;
   const chooseNote = useCallback(
     (next: NoteId, how?: Chosen) => {
-      if (how?.extends) return extend(view.steps.findIndex((s) => s.notes.includes(next)));
+      if (how?.extends)
+        return extend(
+          view.steps.findIndex((s) => s.notes.includes(next)),
+          how.from,
+        );
       clear();
       choose(next);
       setTouched(how?.touchedAt ?? null);

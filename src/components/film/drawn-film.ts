@@ -1,4 +1,5 @@
 import { drawnCamera, seenBy, type Camera } from "@/core/film/camera";
+import { cornersOnKeys, type KeysMarked } from "@/core/film/ruler";
 import type { Pose } from "@/core/hand/pose";
 import { allKeys, type KeyShape } from "@/core/keyboard/geometry";
 import type { Instrument } from "@/core/keyboard/instrument";
@@ -28,9 +29,12 @@ export function drawnFilm({ hands }: Plan, on: Instrument): FilmSource {
   const xs = frames.map(({ x }) => x);
   const camera = drawnCamera(Math.min(...xs) - ABOUT, Math.max(...xs) + ABOUT);
   const keys = allKeys(on);
+  const ends = endsSeen(keys, Math.min(...xs), Math.max(...xs));
+  const corners = cornersOnKeys(ends, on).map((corner) => seenBy(camera, corner)) as unknown as KeysMarked["corners"];
   return {
     name: "The clip that is drawn from the plan",
     ...{ width: camera.width, height: camera.height, picturesASecond: FILM.framesASecond },
+    keys: { ...ends, corners },
     pictures: Math.max(1, Math.ceil(((to - from) / 1000) * FILM.framesASecond)),
     show(context, picture) {
       context.fillStyle = WOOD;
@@ -45,6 +49,13 @@ export function drawnFilm({ hands }: Plan, on: Instrument): FilmSource {
     },
     close: () => undefined,
   };
+}
+
+/** The white keys at the ends of what is played. */
+function endsSeen(keys: readonly KeyShape[], left: number, right: number): Pick<KeysMarked, "lowest" | "highest"> {
+  const whites = keys.filter(({ black }) => !black);
+  const at = (x: number): KeyShape => whites.find((key) => key.left <= x && x < key.right) ?? whites[0]!;
+  return { lowest: at(left).key, highest: at(right).key };
 }
 
 function drawKey(context: CanvasRenderingContext2D, camera: Camera, { black, left, right }: KeyShape): void {

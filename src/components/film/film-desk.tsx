@@ -53,7 +53,7 @@ export function FilmDesk({ data, films: given }: { data: PassageData; films: rea
         </Link>
       </PassageTitle>
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
-        <div className="min-w-0">
+        <div className="min-w-0 lg:sticky lg:top-(--header) lg:self-start">
           {film.source ? (
             <OnDesk source={film.source} {...{ film, picture, marking, planned }} onPicture={setPicture} />
           ) : (

@@ -1,3 +1,5 @@
+import type { KeysMarked } from "@/core/film/ruler";
+
 /** Something with pictures: a clip, a photograph, or the clip that the program draws itself. */
 export interface FilmSource {
   readonly name: string;
@@ -6,6 +8,8 @@ export interface FilmSource {
   /** How many pictures it has, and how many a second. */
   readonly pictures: number;
   readonly picturesASecond: number;
+  /** The corners of its keys, where they are known. */
+  readonly keys: KeysMarked | null;
   /** Draws a picture, its own size. */
   show(context: CanvasRenderingContext2D, picture: number): Promise<void>;
   close(): void;
@@ -35,7 +39,14 @@ async function photograph(address: string, name: string, close: () => void): Pro
   await image.decode();
   return {
     name,
-    ...{ width: image.naturalWidth, height: image.naturalHeight, pictures: 1, picturesASecond: A_SECOND, close },
+    ...{
+      width: image.naturalWidth,
+      height: image.naturalHeight,
+      pictures: 1,
+      picturesASecond: A_SECOND,
+      keys: null,
+      close,
+    },
     show(context) {
       context.drawImage(image, 0, 0);
       return Promise.resolve();
@@ -52,7 +63,7 @@ async function clip(address: string, name: string, close: () => void): Promise<F
   const pictures = Math.max(1, Math.floor((Number.isFinite(video.duration) ? video.duration : 0) * A_SECOND));
   return {
     name,
-    ...{ width: video.videoWidth, height: video.videoHeight, pictures, picturesASecond: A_SECOND, close },
+    ...{ width: video.videoWidth, height: video.videoHeight, pictures, picturesASecond: A_SECOND, keys: null, close },
     async show(context, picture) {
       const at = Math.min(video.duration || 0, (picture + 0.5) / A_SECOND);
       if (Math.abs(video.currentTime - at) > 1e-3) {

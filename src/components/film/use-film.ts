@@ -33,10 +33,11 @@ interface Opened {
 /** @param drawn the clip that the program draws; null until there is a plan */
 export function useFilm(passageId: string, drawn: FilmSource | null, onKept: (film: FilmData) => void): FilmOnDesk {
   const [opened, setOpened] = useState<Opened | null>(null);
-  const [marks, show] = useState<FilmMarks>(NO_FILM_MARKS);
+  const [shown, show] = useState<FilmMarks | null>(null);
   const [kept, setKept] = useState<FilmData | null>(null);
   useEffect(() => () => opened?.source.close(), [opened]);
-  const put = useCallback((next: Opened | null, with_: FilmMarks, as: FilmData | null) => {
+  const marks = shown ?? (opened || !drawn ? NO_FILM_MARKS : { ...NO_FILM_MARKS, keys: drawn.keys });
+  const put = useCallback((next: Opened | null, with_: FilmMarks | null, as: FilmData | null) => {
     setOpened(next);
     show(with_);
     setKept(as);
@@ -72,7 +73,7 @@ export function useFilm(passageId: string, drawn: FilmSource | null, onKept: (fi
         .then((answer) => answer.blob())
         .then((blob) => open(new File([blob], film.name, { type: film.type }), film.marks, film))
         .catch(() => toast.error(`${film.name} could not be read.`)),
-    openDrawn: () => put(null, NO_FILM_MARKS, null),
+    openDrawn: () => put(null, null, null),
     keep: opened?.file && !kept ? () => void keep(opened.file!) : null,
   };
 }

@@ -16,6 +16,8 @@ import type { Lane } from "./lanes/strain-lanes";
 export interface Chosen {
   /** Whether the stretch from the note in hand to this one is meant. */
   readonly extends: boolean;
+  /** Where the stretch begins, where that is not the note in hand. */
+  readonly from?: NoteId;
   /** Where it was touched, in px of the window; null for a mouse, a pen or a key. */
   readonly touchedAt: { readonly x: number; readonly y: number } | null;
 }

@@ -17,8 +17,8 @@ interface Stretch {
 
 export interface StretchInHand extends Stretch {
   readonly set: ReadonlySet<NoteId>;
-  /** Chooses from the note in hand, or from where the stretch began, to a step. */
-  extend(to: number): void;
+  /** Chooses to a step from a note, or else from where the stretch began, or from the note in hand. */
+  extend(to: number, from?: NoteId): void;
   clear(): void;
 }
 
@@ -37,8 +37,8 @@ export function useStretch({ steps, study }: PassageView, note: NoteId | null): 
   const set = useMemo(() => new Set(found.notes), [found]);
   const last = steps.length - 1;
   const extend = useCallback(
-    (to: number) => {
-      if (note) setEnds((now) => ({ anchor: now?.anchor ?? note, to: Math.min(last, Math.max(0, to)) }));
+    (to: number, from?: NoteId) => {
+      if (note) setEnds((now) => ({ anchor: from ?? now?.anchor ?? note, to: Math.min(last, Math.max(0, to)) }));
     },
     [note, last],
   );

@@ -38,7 +38,7 @@ export function useDrag(places: LinePlaces | null, onSelect: Drawn["onSelect"]) 
         if (!now.isDrawn) onSelect(now.from);
         now.isDrawn = true;
         const to = noteAt(event);
-        if (to) onSelect(to, { extends: true, touchedAt: null });
+        if (to) onSelect(to, { extends: true, from: now.from, touchedAt: null });
       },
     },
   };
