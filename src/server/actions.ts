@@ -8,6 +8,7 @@ import type { Redistribution } from "@/core/passage/passage";
 import type { Day } from "@/core/time/days";
 import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
+import type { DayPlayed } from "@/core/trials/day-limit";
 import type { CleanRule } from "@/core/trials/clean";
 import { answering } from "./asking";
 import { GoneAsked, rename, RenameAsked, takeOrBring } from "./belongings/belongings";
@@ -63,6 +64,7 @@ import {
 import { walkBack, WalkAsked } from "./options/walk";
 import { CleanRuleAsked, keepCleanRule } from "./trials/clean-rule";
 import { FeltAsked, keepFelt } from "./trials/felt";
+import { DayAsked, DayLimitAsked, dayPlayed, keepDayLimit } from "./trials/day-played";
 import { FilmMarksAsked, markFilm } from "./trials/films";
 import { PieceMapAsked, pieceMap } from "./trials/piece-map";
 import { addTake, TakeAsked, takesData, TakeWanted, wholeTake } from "./trials/takes";
@@ -107,6 +109,14 @@ export async function callClean(asked: unknown): Promise<Answer<CleanRule>> {
 
 export async function keepFilmMarks(asked: unknown): Promise<Answer<null>> {
   return answering(FilmMarksAsked, asked, ({ db }, given) => markFilm(db, given));
+}
+
+export async function dayOfPlayer(asked: unknown): Promise<Answer<DayPlayed>> {
+  return answering(DayAsked, asked, ({ db }, given) => dayPlayed(db, given));
+}
+
+export async function limitDay(asked: unknown): Promise<Answer<{ readonly minutes: number | null }>> {
+  return answering(DayLimitAsked, asked, ({ db }, given) => keepDayLimit(db, given));
 }
 
 export async function mapOfPiece(asked: unknown): Promise<Answer<PieceMapData>> {

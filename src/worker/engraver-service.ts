@@ -1,9 +1,13 @@
 import type { Entry } from "@/core/entry/entry";
+import type { NoteId } from "@/core/passage/note";
+import type { DrillWritten } from "@/core/practice/music";
 import { excerpt } from "@/formats/musicxml/engraving/excerpt";
 import { readScore } from "@/formats/musicxml/reading/open";
 import { pianoPart } from "@/formats/musicxml/parts";
+import { passageFrom } from "@/formats/musicxml/passage";
+import { writeFingering } from "@/formats/musicxml/writing/write-fingering";
 import { writeEntry } from "@/formats/musicxml/writing/write-entry";
-import { engraverOptions, type Engraved, type Engraver, type EngravingAsked } from "./engraver";
+import { engraverOptions, type DrillScore, type Engraved, type Engraver, type EngravingAsked } from "./engraver";
 
 /** The few calls of the engraving library that are used. */
 export interface Toolkit {
@@ -55,6 +59,21 @@ export function engraverService(ready: Promise<Toolkit>, breathe: () => Promise<
     engrave: (asked, place) => inTurn(place, () => asked),
     engraveEntry: (entry, asked, place) => inTurn(place, () => ({ ...asked, music: musicOf(entry) })),
     leave: (place) => void take(place),
+    drillScore: (drill) => Promise.resolve(drillScore(drill)),
+  };
+}
+
+/** A drill as a score: engraved like any other, with its digits in the file that leaves the tool. */
+function drillScore({ entry, digits }: DrillWritten): DrillScore {
+  const text = writeEntry(entry);
+  const read = readScore(new TextEncoder().encode(text));
+  if (!read.ok) throw new Error(`This drill cannot be written: ${read.issues[0]!.message}`);
+  const part = pianoPart(read.value);
+  const handOf = (note: NoteId) => (note.includes("-s1-") ? "right" : "left");
+  return {
+    music: excerpt(read.value, part, 1, entry.bars.length),
+    notes: passageFrom(part, 1, entry.bars.length, "both").notes,
+    file: writeFingering(read.value, part, { fingering: digits, handOf }),
   };
 }
 

@@ -1,4 +1,6 @@
 import type { Entry } from "@/core/entry/entry";
+import type { Note } from "@/core/passage/note";
+import type { DrillWritten } from "@/core/practice/music";
 
 /** What is to be engraved, and how large. */
 export interface EngravingAsked {
@@ -10,6 +12,15 @@ export interface EngravingAsked {
   readonly scale: number;
   /** How many digits may stand over one another beside a single note: room is left for them. */
   readonly rows: number;
+}
+
+/** A drill as a score. */
+export interface DrillScore {
+  /** MusicXML whose notes carry ids, to be engraved. */
+  readonly music: string;
+  readonly notes: readonly Note[];
+  /** MusicXML with its digits, for others to read. */
+  readonly file: string;
 }
 
 /** A drawing, or nothing where something newer was wanted in its place. */
@@ -24,6 +35,8 @@ export interface Engraver {
   engrave(asked: EngravingAsked, place: string): Promise<Engraved>;
   /** The same of music entered step by step, its notes under the names of core/entry namesOf. */
   engraveEntry(entry: Entry, asked: Omit<EngravingAsked, "music">, place: string): Promise<Engraved>;
+  /** A drill as a score. */
+  drillScore(drill: DrillWritten): Promise<DrillScore>;
   /** Nothing is wanted any more for a place. */
   leave(place: string): void;
 }

@@ -99,7 +99,7 @@ export interface FingeringService {
   /** A performance in a Standard MIDI File, or a sentence that says why there is none. */
   fromMidi(bytes: Uint8Array): Promise<Pick<Take, "keys" | "pedal"> | string>;
   /** A take as a Standard MIDI File. */
-  asMidi(take: Take): Promise<Uint8Array>;
+  asMidi(take: Pick<Take, "keys" | "pedal">): Promise<Uint8Array>;
   /** What the simulated piano plays of the study with a fingering at a tempo; the same seed plays the same. */
   simulated(digits: Fingering, tempo: number, seed: number, snip: Snip | null): Promise<Take>;
   /** Nothing of a kind is wanted any more. */

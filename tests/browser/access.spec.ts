@@ -57,6 +57,13 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     },
   ],
   [
+    "Practice",
+    async (page) => {
+      await page.goto((await demoPassage(page)).replace("/bench/", "/practice/"));
+      await engraved(page);
+    },
+  ],
+  [
     "Remedies",
     async (page) => {
       await page.goto("/");

@@ -2,6 +2,7 @@ import { randomUUID } from "node:crypto";
 import { sql } from "drizzle-orm";
 import type { Db } from "@/db/client";
 import { studyOf } from "@/core/fingering/study/study-data";
+import { limitOf } from "@/core/trials/day-limit";
 import { expectedOf } from "@/core/trials/expected";
 import { snipOf } from "@/core/trials/snip";
 import { playSimulated } from "@/core/trials/simulated/simulated-piano";
@@ -12,6 +13,7 @@ import { giveUpOwn, TakeUpAsked, takeUpOwn } from "@/server/hands/own-figures";
 import { proposeOwn } from "@/server/trials/own-proposal";
 import { CleanRuleAsked, keepCleanRule } from "@/server/trials/clean-rule";
 import { GoneAsked, takeOrBring } from "@/server/belongings/belongings";
+import { DayAsked, DayLimitAsked, dayPlayed, keepDayLimit } from "@/server/trials/day-played";
 import { filmFile, FilmMarksAsked, filmsData, keepFilm, markFilm } from "@/server/trials/films";
 import { pieceMap } from "@/server/trials/piece-map";
 import { FeltAsked, keepFelt } from "@/server/trials/felt";
@@ -182,6 +184,25 @@ describe("takes", () => {
     const gone = { request: randomUUID(), kind: "film", id, gone: true };
     expect(await takeOrBring(db, GoneAsked.parse(gone))).toMatchObject({ ok: true });
     expect(await filmsData(db, passageId)).toEqual([]);
+  });
+
+  it("fill a day up to the player's own limit, which stopping lowers and nothing raises", async () => {
+    const { player } = (await passageData(db, passageId))!;
+    const since = new Date(Date.now() - 3_600_000).toISOString();
+    const day = async () => {
+      const found = await dayPlayed(db, DayAsked.parse({ playerId: player.id, since }));
+      return found.ok ? found.value : null;
+    };
+    expect(await day()).toMatchObject({ own: null, stoppedAt: null });
+    expect((await day())!.played).toBeGreaterThan(0);
+    await keepDayLimit(db, DayLimitAsked.parse({ playerId: player.id, minutes: 40 }));
+    const id = randomUUID();
+    await startHalt(db, HaltAsked.parse({ id, playerId: player.id, sign: "swelling" }));
+    await liftHalt(db, { playerId: player.id });
+    const stopped = (await day())!;
+    expect(stopped).toMatchObject({ own: 40 });
+    expect(limitOf(stopped)).toBe(20);
+    expect(DayLimitAsked.safeParse({ playerId: player.id, minutes: 0 }).success).toBe(false);
   });
 
   it("end at a sign of harm, until the player lifts it", async () => {

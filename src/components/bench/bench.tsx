@@ -67,7 +67,9 @@ function Title({ bench }: { bench: BenchInHand }) {
   });
   return (
     <PassageTitle data={data}>
-      <KeepingState keeping={worstOf([held.keeping, bench.inHand.keeping, planShown.inHand.keeping])} />
+      <KeepingState
+        keeping={worstOf([held.keeping, bench.inHand.keeping, planShown.inHand.keeping, bench.trials.takes.keeping])}
+      />
       <ViewMenu settings={settings} twoHands={handsAsked(data.study.passage).length > 1} onSettings={setSettings} />
       <Button aria-label="Keys" title="Keys (?)" className="w-11 px-0!" onClick={() => showKeys(true)}>
         <KeyboardIcon size={16} aria-hidden />
@@ -77,6 +79,9 @@ function Title({ bench }: { bench: BenchInHand }) {
           <Pencil size={16} aria-hidden /> Notes
         </Link>
       )}
+      <Link href={`/practice/${data.id}`} className={buttonLook()}>
+        Practice
+      </Link>
       <Link href={`/side-by-side/${data.id}`} className={buttonLook()}>
         Side by side
       </Link>

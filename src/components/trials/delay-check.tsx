@@ -7,7 +7,7 @@ import { DELAY } from "@/core/physics";
 import type { PianoInput } from "../piano/piano-input";
 import { Button } from "../ui/button";
 import type { Schedule } from "../playing/schedule";
-import { useSounding } from "./use-sounding";
+import { useSounding } from "../playing/use-sounding";
 
 /** One click a quarter note, and one more for a stroke that comes late. */
 const CLICKS: Schedule = {

@@ -7,13 +7,14 @@ import type { Step } from "@/core/fingering/study/steps";
 import type { NoteId } from "@/core/passage/note";
 import type { Part } from "@/core/trials/breaking-parts";
 import type { Felt } from "@/core/trials/felt";
-import type { OptionData } from "@/server/types";
+import type { OptionData, TakeData } from "@/server/types";
 import { Button } from "../ui/button";
 import { placeText } from "@/core/passage/place";
 import { CleanRuleForm } from "./clean-rule-form";
 import { isOwn } from "./own-takes";
 import { SnipsAB } from "./snips-ab";
 import { SnipPanel } from "./snip-panel";
+import { DayPlayed } from "./day-played";
 import { DelayCheck } from "./delay-check";
 import { saveMidi } from "./save-midi";
 import { FeltForm } from "./felt-form";
@@ -41,48 +42,72 @@ interface Props {
 }
 
 /** Trying the option in view: what is listened to, the take that is looked at, and the takes there are. */
-export function TrialsAside({ trials, options, option, bars, steps, onGo, parts, chosen, free, onFree }: Props) {
+export function TrialsAside(props: Props) {
+  const { trials, option, bars, steps, chosen } = props;
   const { trial, takes, snip } = trials;
+  const isIdle = trial.phase === "idle";
   return (
     <aside className="flex flex-col gap-4">
       <TryIt trials={trials} option={option} />
       <Source trials={trials} />
       <SnipsAB trials={trials} isHalted={trials.halt.halt !== null} />
-      {trial.phase === "idle" && <SnipPanel snip={snip} chosen={chosen} place={placesOf(snip.notes, steps)} />}
+      {isIdle && <SnipPanel snip={snip} chosen={chosen} place={placesOf(snip.notes, steps)} />}
       {trial.told && <TakeSeen trials={trials} told={trial.told} bars={bars} />}
-      {takes.takes && takes.takes.length > 0 && (
-        <>
-          <TriedTable takes={takes.takes} options={options} parts={parts} />
-          {trials.map && (
-            <MapPanel
-              map={trials.map}
-              steps={steps}
-              isDrawn={trials.isMapped}
-              onDraw={trials.setMapped}
-              onGo={onGo}
-              note={chosen.at(-1) ?? null}
-              takes={takes.takes.filter((take) => isOwn(take) && take.fingeringId === option?.id)}
-              onLook={trial.look}
-            />
-          )}
-          <TakeList
-            takes={takes.takes}
-            options={options}
-            looked={trial.told?.id ?? null}
-            against={trial.other?.id ?? null}
-            onLook={trial.look}
-            onAgainst={trial.against}
-          />
-        </>
-      )}
-      {trial.phase === "idle" && (
-        <div className="flex flex-col">
-          {chosen.length > 0 && <FreePlaces chosen={chosen} free={free} onFree={onFree} />}
-          <CleanRuleForm rule={trials.rule} onRule={trials.setRule} />
-        </div>
-      )}
+      {takes.takes && takes.takes.length > 0 && <TakesThere {...props} all={takes.takes} />}
+      {isIdle && <Settings {...props} />}
       {takes.takes?.length === 0 && <p className="text-sm text-soft">No takes of this passage yet.</p>}
     </aside>
+  );
+}
+
+/** What came of the takes there are, and each of them. */
+function TakesThere({
+  trials,
+  all,
+  options,
+  option,
+  steps,
+  onGo,
+  parts,
+  chosen,
+}: Props & { readonly all: readonly TakeData[] }) {
+  const { trial, map } = trials;
+  return (
+    <>
+      <TriedTable takes={all} options={options} parts={parts} />
+      {map && (
+        <MapPanel
+          map={map}
+          steps={steps}
+          isDrawn={trials.isMapped}
+          onDraw={trials.setMapped}
+          onGo={onGo}
+          note={chosen.at(-1) ?? null}
+          takes={all.filter((take) => isOwn(take) && take.fingeringId === option?.id)}
+          onLook={trial.look}
+        />
+      )}
+      <TakeList
+        takes={all}
+        options={options}
+        looked={trial.told?.id ?? null}
+        against={trial.other?.id ?? null}
+        onLook={trial.look}
+        onAgainst={trial.against}
+      />
+    </>
+  );
+}
+
+/** What is the player's own to say: where time is free, how much a day holds, what is clean. */
+function Settings({ trials, chosen, free, onFree }: Props) {
+  const { takes, halt, playerId } = trials;
+  return (
+    <div className="flex flex-col">
+      {chosen.length > 0 && <FreePlaces chosen={chosen} free={free} onFree={onFree} />}
+      <DayPlayed playerId={playerId} counted={`${takes.takes?.[0]?.id ?? ""} ${halt.halt?.since ?? ""}`} />
+      <CleanRuleForm rule={trials.rule} onRule={trials.setRule} />
+    </div>
   );
 }
 

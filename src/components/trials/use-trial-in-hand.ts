@@ -24,7 +24,7 @@ import { useHalt } from "./use-halt";
 import { useSnip } from "./use-snip";
 import { useTakes, type TakesInHand } from "./use-takes";
 import { useTakeOnKeys } from "./use-take-on-keys";
-import { useSounding } from "./use-sounding";
+import { useSounding } from "../playing/use-sounding";
 import { useTrial } from "./use-trial";
 
 interface Asked {
@@ -110,9 +110,22 @@ export function useTrialInHand({
     [isSounding, stop, told, sound, study, tempo],
   );
   return {
-    ...{ passageId, halt, trial, takes, snip, rule, setRule, map, isMapped, setMapped, drawn, hear },
-    hearing: isHeard,
-    onKeys,
+    ...{
+      passageId,
+      playerId: player.id,
+      halt,
+      trial,
+      takes,
+      snip,
+      rule,
+      setRule,
+      map,
+      isMapped,
+      setMapped,
+      drawn,
+      hear,
+    },
+    ...{ hearing: isHeard, onKeys },
   };
 }
 

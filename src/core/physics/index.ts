@@ -11,6 +11,7 @@ export * from "./offer";
 export * from "./placement";
 export * from "./plan";
 export * from "./playing";
+export * from "./practice";
 export * from "./reach";
 export * from "./told";
 export * from "./trials";

@@ -174,3 +174,6 @@ export const FILM = {
   back: 160,
   framesASecond: 25,
 } as const;
+
+/** A day's limit: the share of it that is left once the player has stopped for a sign of harm, and what they may set, in minutes. Choices. */
+export const DAY_LIMIT = { afterStop: 0.5, range: [1, 600] } as const;

@@ -16,7 +16,7 @@ import {
 import type { Finger } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
 import type { OwnFigures } from "@/core/hand/own";
-import { CONTACT, HAND, KEYBOARD, OWN } from "@/core/physics";
+import { CONTACT, DAY_LIMIT, HAND, KEYBOARD, OWN } from "@/core/physics";
 import type { CleanRule } from "@/core/trials/clean";
 import { USUAL_ALLOWANCES, type Allowances } from "@/core/reach/allowances";
 import { goneAt } from "./gone";
@@ -36,9 +36,17 @@ export const pianist = pgTable(
     allows: jsonb().$type<Allowances>().notNull().default(USUAL_ALLOWANCES),
     /** What the player calls a clean take; null for the usual rule. */
     cleanRule: jsonb().$type<CleanRule>(),
+    /** Minutes of takes that the player allows for a day; null for no limit. */
+    dayLimit: smallint(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (t) => [check("pianist_name", sql`length(trim(${t.name})) > 0`)],
+  (t) => [
+    check("pianist_name", sql`length(trim(${t.name})) > 0`),
+    check(
+      "pianist_day_limit",
+      sql`${t.dayLimit} between ${sql.raw(String(DAY_LIMIT.range[0]))} and ${sql.raw(String(DAY_LIMIT.range[1]))}`,
+    ),
+  ],
 );
 
 /** How a hand was measured: figures typed or drawn, keys pressed one by one, or keys of a connected piano. */

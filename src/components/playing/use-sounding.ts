@@ -1,8 +1,8 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { Schedule } from "../playing/schedule";
-import { startPlaying, type Playing } from "../playing/sound";
+import type { Schedule } from "./schedule";
+import { startPlaying, type Playing } from "./sound";
 
 /** Lets a schedule be heard, one at a time. */
 export function useSounding() {

@@ -1,0 +1,130 @@
+import { fingered, studyOfKeys } from "../../../../tests/support/studies";
+import { isBlack } from "../../keyboard/pitch";
+import { toNumber } from "../../time/beats";
+import type { Drill } from "../drill";
+import type { DrillEvent } from "../music";
+import { sourcesOf, type Source } from "../source";
+import { drillsOf } from "./index";
+
+const SCALE = [60, 62, 64, 65, 67, 69, 71, 72];
+const of = (
+  keys: readonly (number | readonly number[])[],
+  digits: string,
+  side: "right" | "left" = "right",
+): Source => {
+  const study = studyOfKeys(keys, side);
+  return sourcesOf(study, fingered(study, digits))[0]!;
+};
+const scale = of(SCALE, "12312345");
+const drill = (source: Source, id: string): Drill => drillsOf(source).find((one) => one.id === id)!;
+/** "60/1 62/2 -": keys with fingers, a rest as a dash. */
+const said = (events: readonly DrillEvent[]): string =>
+  events
+    .map(({ keys }) => (keys.length === 0 ? "-" : keys.map(({ key, finger }) => `${key}/${finger}`).join("+")))
+    .join(" ");
+const first = (source: Source, id: string): string => said(drill(source, id).music.hands[0]!.events);
+const lengths = (source: Source, id: string): readonly number[] =>
+  drill(source, id).music.hands[0]!.events.map(({ length }) => toNumber(length));
+
+describe("drills of a scale with one pass", () => {
+  it("take each position alone, twice, with a rest to the bar", () => {
+    expect(first(scale, "positions 0")).toBe("60/1 62/2 64/3 - 60/1 62/2 64/3 -");
+    expect(first(scale, "positions 3")).toBe("65/1 67/2 69/3 71/4 72/5 - 65/1 67/2 69/3 71/4 72/5 -");
+  });
+
+  it("take the join alone, from the last notes before it to the first after it", () => {
+    expect(first(scale, "joins 3")).toBe("62/2 64/3 65/1 67/2 - 62/2 64/3 65/1 67/2 -");
+  });
+
+  it("make solid chords of the positions, as long as those last, and half as long", () => {
+    expect(first(scale, "solid-chords")).toBe("60/1+62/2+64/3 65/1+67/2+69/3+71/4+72/5");
+    expect(lengths(scale, "solid-chords")).toEqual([0.75, 1.25]);
+    expect(lengths(scale, "solid-chords-half")).toEqual([0.375, 0.625]);
+  });
+
+  it("stop before the join, the hand going in silence", () => {
+    expect(first(scale, "stop-after 3")).toBe("60/1 62/2 64/3 - 65/1 67/2 69/3 71/4 -");
+  });
+
+  it("burst to the first note of the next burst, with a rest after each", () => {
+    expect(first(scale, "bursts 4")).toBe("60/1 62/2 64/3 65/1 67/2 - 67/2 69/3 71/4 72/5 -");
+  });
+
+  it("change the rhythm and nothing else", () => {
+    expect(lengths(scale, "rhythms long-short").slice(0, 4)).toEqual([0.375, 0.125, 0.375, 0.125]);
+    expect(lengths(scale, "rhythms long-2").slice(0, 5)).toEqual([0.25, 1, 0.25, 0.25, 0.25]);
+    expect(lengths(scale, "rhythms triplets")[0]).toBeCloseTo(1 / 3, 9);
+    for (const id of ["long-short", "short-long", "triplets", "long-1"])
+      expect(first(scale, `rhythms ${id}`)).toBe("60/1 62/2 64/3 65/1 67/2 69/3 71/4 72/5");
+  });
+
+  it("add a group at a time from the end", () => {
+    expect(first(scale, "from-the-end")).toBe("67/2 69/3 71/4 72/5 - 60/1 62/2 64/3 65/1 67/2 69/3 71/4 72/5 -");
+  });
+
+  it("go an octave to the side and home", () => {
+    expect(first(scale, "aside 1")).toBe(
+      "72/1 74/2 76/3 77/1 79/2 81/3 83/4 84/5 - 60/1 62/2 64/3 65/1 67/2 69/3 71/4 72/5 -",
+    );
+    expect(first(of([48, 50], "54", "left"), "aside 1")).toBe("36/5 38/4 - 48/5 50/4 -");
+  });
+});
+
+describe("every drill", () => {
+  const sources = [
+    scale,
+    of([66, 68, 70, 71, 73, 75, 77, 78, 80, 82, 83, 85], "234123123412"),
+    of(
+      [
+        [48, 52, 55],
+        [47, 50, 55],
+        [45, 48, 52],
+      ],
+      "531521531",
+      "left",
+    ),
+    of([60], "1"),
+  ];
+
+  it("keeps the fingers of the passage and asks for no key that is not on the keyboard", () => {
+    for (const source of sources)
+      for (const { music, done, stop, attacks } of drillsOf(source)) {
+        expect([done, stop, attacks].every((words) => words.length > 10)).toBe(true);
+        for (const { events } of music.hands)
+          for (const { keys, length } of events) {
+            expect(toNumber(length)).toBeGreaterThan(0);
+            for (const { key } of keys) expect(key >= 21 && key <= 108).toBe(true);
+          }
+      }
+  });
+
+  it("covers every pair of neighbours where groups overlap", () => {
+    for (const source of sources.slice(0, 2)) {
+      const events = drill(source, "overlapping").music.hands[0]!.events;
+      const pairs = new Set(events.slice(1).map((now, i) => `${said([events[i]!])} ${said([now])}`));
+      source.onsets.slice(1).forEach((now, i) => {
+        expect(pairs).toContain(`${said([source.onsets[i]!])} ${said([now])}`);
+      });
+    }
+  });
+
+  it("in the mirror has the same fingers on keys of the same colour, clear of the hand it mirrors", () => {
+    for (const source of sources) {
+      const mirrored = drill(source, "mirror");
+      const [own, other] = mirrored.music.hands;
+      expect(own!.side).not.toBe(other!.side);
+      const keys = { own: [] as number[], other: [] as number[] };
+      own!.events.forEach((event, i) => {
+        const back = [...other!.events[i]!.keys].reverse();
+        event.keys.forEach(({ key, finger }, k) => {
+          expect(back[k]!.finger).toBe(finger);
+          expect(isBlack(back[k]!.key)).toBe(isBlack(key));
+          keys.own.push(key);
+          keys.other.push(back[k]!.key);
+        });
+      });
+      if (own!.side === "right") expect(Math.max(...keys.other)).toBeLessThan(Math.min(...keys.own));
+      else expect(Math.min(...keys.other)).toBeGreaterThan(Math.max(...keys.own));
+    }
+  });
+});

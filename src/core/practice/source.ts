@@ -1,0 +1,99 @@
+import { positionsOf, type JoinKind } from "../fingering/explain/positions";
+import type { Fingering } from "../fingering/study/fingering";
+import { tasksOf, type Study } from "../fingering/study/study";
+import type { Finger, Side } from "../hand/finger";
+import type { Pitch } from "../keyboard/pitch";
+import { spelledName, type Note, type NoteId } from "../passage/note";
+import { signInKey } from "../entry/spelling";
+import { add, beats, compare, subtract, ZERO, type Beats } from "../time/beats";
+
+/** A key with the finger that plays it; null where the fingering says none. */
+interface KeyFingered {
+  readonly key: Pitch;
+  readonly finger: Finger | null;
+  readonly note: NoteId;
+}
+
+/** One onset of a hand as drills are made from it. */
+export interface SourceOnset {
+  readonly index: number;
+  /** Lowest key first. */
+  readonly keys: readonly KeyFingered[];
+  /** Quarter notes until the next onset of the hand; of the last, as long as it sounds, a sixteenth at the least. */
+  readonly length: Beats;
+  readonly bar: string;
+  readonly beat: Beats;
+}
+
+/** Onsets that lie under one placed hand, both ends included, and how they are reached. */
+interface SourcePosition {
+  readonly from: number;
+  readonly to: number;
+  readonly join: JoinKind | null;
+}
+
+/** What one hand plays of a passage, cut into its positions. */
+export interface Source {
+  readonly side: Side;
+  /** Quarter notes a minute. */
+  readonly tempo: number;
+  /** Key signature that fits the passage as it is spelled best: sharps positive, flats negative. */
+  readonly fifths: number;
+  readonly onsets: readonly SourceOnset[];
+  readonly positions: readonly SourcePosition[];
+}
+
+/** Length of a last onset that has none of its own. */
+const LAST: Beats = beats("1/4");
+
+/** What each hand of a fingered passage plays, for its drills. Grace notes and rolled chords count with the onset they belong to. */
+export function sourcesOf(study: Study, fingering: Fingering): readonly Source[] {
+  const positions = positionsOf(study, fingering);
+  const fifths = fifthsOf(study.passage.notes);
+  return tasksOf(study).map(({ line }) => {
+    const places = new Map<Beats, { keys: KeyFingered[]; bar: string; beat: Beats }>();
+    for (const onset of line.onsets) {
+      const place = places.get(onset.at) ?? { keys: [], bar: onset.bar, beat: onset.beat };
+      places.set(onset.at, place);
+      for (const { key, notes } of onset.struck)
+        place.keys.push({ key, finger: (fingering[notes[0]!] ?? null) as Finger | null, note: notes[0]! });
+    }
+    const inTime = [...places].sort(([a], [b]) => compare(a, b));
+    const onsets = inTime.map(([at, { keys, bar, beat }], index): SourceOnset => {
+      const next = inTime[index + 1];
+      const length = next ? subtract(next[0], at) : LAST;
+      return { index, keys: [...keys].sort((a, b) => a.key - b.key), length, bar, beat };
+    });
+    const placeOf = new Map(onsets.flatMap(({ index, keys }) => keys.map(({ note }) => [note, index] as const)));
+    return {
+      side: line.side,
+      tempo: study.manner.tempo,
+      fifths,
+      onsets,
+      positions: positions.flatMap(({ side, notes, join }): SourcePosition[] => {
+        const own = side === line.side ? notes.flatMap((note) => placeOf.get(note) ?? []) : [];
+        if (own.length === 0) return [];
+        return [{ from: Math.min(...own), to: Math.max(...own), join: join?.kind ?? null }];
+      }),
+    };
+  });
+}
+
+/** Quarter notes that some onsets last together. */
+export function lengthOf(onsets: readonly SourceOnset[]): Beats {
+  return onsets.reduce((sum, { length }) => add(sum, length), ZERO);
+}
+
+/** Signatures, the plainest first. */
+const SIGNATURES = [0, 1, -1, 2, -2, 3, -3, 4, -4, 5, -5, 6, -6, 7, -7] as const;
+
+/** The key signature in which most notes of a passage need no sign as they are spelled; the plainest of several. */
+function fifthsOf(notes: readonly Note[]): number {
+  const names = notes.map(spelledName);
+  const inKey = (fifths: number): number =>
+    names.filter((name) => {
+      const [step, sign = ""] = name.split(" ");
+      return signInKey(step!, fifths) === (sign === "sharp" ? 1 : sign === "flat" ? -1 : sign === "" ? 0 : NaN);
+    }).length;
+  return SIGNATURES.reduce((best, fifths) => (inKey(fifths) > inKey(best) ? fifths : best), 0 as number);
+}
