@@ -10,7 +10,7 @@ test("practice: a drill out of the passage, heard and saved, the ladder up and d
   await openOnBench(page, { title: "Practised", bars: [1, 1] });
   await page.getByRole("link", { name: "Practice" }).click();
   const drills = page.getByRole("region", { name: "Drills", exact: true });
-  await expect(drills.getByText(/^most against/).first()).toBeVisible();
+  await expect(drills.getByText(/, worst in bar/).first()).toBeVisible();
   await drills.getByText(/^All drills of the right hand/).click();
   await drills.getByRole("button", { name: "Bursts of 4" }).click();
   const desk = page.getByRole("region", { name: "Bursts of 4" });

@@ -21,8 +21,6 @@ interface Props {
   readonly drill: Drill;
   /** Key signature it is written in. */
   readonly fifths: number;
-  /** Why it is proposed; null where the player chose it. */
-  readonly reason: string | null;
 }
 
 /** How loud a drill sounds, and how hard its keys are in a file. */
@@ -31,7 +29,7 @@ const VELOCITY = 64;
 const NO_LANES: readonly never[] = [];
 
 /** A drill large on the desk: its music with digits, what it is for, when it is done, and how it leaves the tool. */
-export function DrillOnDesk({ drill, fifths, reason }: Props) {
+export function DrillOnDesk({ drill, fifths }: Props) {
   const { sound, stop, isSounding } = useSounding();
   const drillWritten = useMemo(() => written(drill.music, drill.name, fifths), [drill, fifths]);
   const score = useDrillScore(drillWritten);
@@ -43,10 +41,7 @@ export function DrillOnDesk({ drill, fifths, reason }: Props) {
   return (
     <section aria-label={drill.name}>
       <h2 className="mt-2 font-serif text-2xl">{drill.name}</h2>
-      <p>
-        Against {drill.attacks}
-        {reason && <span className="text-soft">; {reason}</span>}.
-      </p>
+      <p>Against {drill.attacks}.</p>
       {score && (
         <Score
           music={score.music}

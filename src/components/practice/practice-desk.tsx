@@ -44,13 +44,8 @@ export function PracticeDesk({ data }: { data: PassageData }) {
         <p className="mt-6 max-w-prose">There is nothing here to make a drill of yet: the passage has no fingering.</p>
       ) : (
         <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
-          <div className="min-w-0">
-            <DrillOnDesk
-              key={drill.id}
-              drill={drill}
-              fifths={fifths}
-              reason={proposed.find((one) => one.drill.id === drill.id)?.reason ?? null}
-            />
+          <div className="min-w-0 lg:sticky lg:top-(--header) lg:self-start">
+            <DrillOnDesk key={drill.id} drill={drill} fifths={fifths} />
           </div>
           <aside className="flex flex-col gap-5 text-sm">
             <LadderPanel key={`ladder ${data.id}`} passageId={data.id} target={study.manner.tempo} />

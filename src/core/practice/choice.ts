@@ -52,7 +52,10 @@ export function chosenDrills(
       );
     if (!drill) continue;
     const failing = (known[at]?.faults ?? 0) > 0 ? ", and takes fail there" : "";
-    chosen.push({ drill, reason: `most against ${causeById(cause).label} in bar ${source.onsets[at]!.bar}${failing}` });
+    chosen.push({
+      drill,
+      reason: `against ${causeById(cause).label}, worst in bar ${source.onsets[at]!.bar}${failing}`,
+    });
     if (chosen.length === DRILLS_OFFERED) break;
   }
   return chosen;

@@ -130,7 +130,7 @@ describe("the choice of drills", () => {
     expect(chosen.length).toBeGreaterThan(0);
     expect(chosen.length).toBeLessThanOrEqual(3);
     expect(new Set(chosen.map(({ drill }) => drill.kind)).size).toBe(chosen.length);
-    for (const { reason } of chosen) expect(reason).toMatch(/^most against .+ in bar \d/);
+    for (const { reason } of chosen) expect(reason).toMatch(/^against .+, worst in bar \d/);
   });
 
   it("goes where takes fail", () => {
