@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { strToU8, zipSync } from "fflate";
-import { asNewPlayer, engraved, importScore, RUN } from "./support";
+import { alive, asNewPlayer, engraved, importScore, RUN } from "./support";
 
 const container = `<container><rootfiles><rootfile full-path="score.xml"/></rootfiles></container>`;
 
@@ -13,7 +13,9 @@ test("a compressed score comes in by drag", async ({ page }) => {
     transfer.items.add(new File([content], "packed.mxl"));
     return transfer;
   }, Buffer.from(packed).toString("base64"));
-  await page.getByText("Drop it here").dispatchEvent("drop", { dataTransfer: data });
+  const field = page.getByText("Drop it here");
+  await alive(field);
+  await field.dispatchEvent("drop", { dataTransfer: data });
   await expect(page.getByRole("heading", { level: 1, name: "packed" })).toBeVisible();
   await expect(page.getByText("3 bars, from packed.mxl")).toBeVisible();
 });

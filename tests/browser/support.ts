@@ -1,4 +1,4 @@
-import { expect, type Page } from "@playwright/test";
+import { expect, type Locator, type Page } from "@playwright/test";
 import { connect } from "@/db/client";
 import { handMeasurement, pianist } from "@/db/schema";
 import { DEMO_MEASUREMENTS } from "@/demo/scenario";
@@ -36,8 +36,15 @@ export async function asNewPlayer(page: Page, baseURL: string): Promise<void> {
   await page.context().addCookies([{ name: "velvet-player", value: made!.id, url: baseURL }]);
 }
 
+/** Waits until a part of the page answers: what is done to it before is done to paper. */
+export async function alive(part: Locator): Promise<void> {
+  const answers = () => part.evaluate((element) => Object.keys(element).some((key) => key.startsWith("__reactProps")));
+  await expect.poll(answers).toBe(true);
+}
+
 export async function importScore(page: Page, text: string, name = "a-run.musicxml"): Promise<void> {
   await page.goto("/");
+  await alive(page.getByLabel("Bring in a score"));
   await page
     .getByLabel("Bring in a score")
     .setInputFiles({ name, mimeType: "application/xml", buffer: Buffer.from(bytes(text)) });

@@ -4,12 +4,12 @@ import type { NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
 import { renameMarks } from "@/db/queries/passages";
 import { exportOption } from "@/server/export/export";
-import { loadDemo } from "@/server/load-demo";
 import { passageData } from "@/server/passages/passages";
 import { markPlan, PlanMarksAsked } from "@/server/passages/plan-marks";
-import { piecesWithPassages } from "@/db/queries/pieces";
+import { compose } from "@/demo/compose";
+import { darkWater } from "@/demo/pieces/dark-water";
 import { freshDatabase } from "../support/database";
-import { somePlayer } from "../support/some-player";
+import { keptPassage } from "../support/kept-passage";
 
 let db: Db;
 let drop: () => Promise<void>;
@@ -17,9 +17,7 @@ let passageId: string;
 
 beforeAll(async () => {
   ({ db, drop } = await freshDatabase());
-  await loadDemo(db);
-  const pieces = await piecesWithPassages(db, (await somePlayer(db)).id);
-  passageId = pieces.flatMap((p) => p.passages).find((p) => p.title === "The run over the black keys")!.id;
+  passageId = await keptPassage(db, compose(darkWater), { toBar: 2 });
 });
 afterAll(() => drop());
 
