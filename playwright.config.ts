@@ -8,7 +8,7 @@ export default defineConfig({
   testDir: "tests/browser",
   outputDir: ".test-data/browser",
   // They wait more than they compute.
-  workers: 2,
+  workers: 3,
   timeout: 150_000,
   expect: { timeout: 20_000 },
   reporter: [["list"], ["json", { outputFile: ".test-data/results/browser.json" }]],

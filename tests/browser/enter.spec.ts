@@ -61,6 +61,9 @@ test("a passage is entered without a file, worked out, and edited on with its pi
 
   await test.step("a note taken out before a pin leaves the pin on its note", async () => {
     await page.getByRole("link", { name: "Notes" }).click();
+    // The Bench shows as many notes: what is touched before the page has changed is touched there.
+    await expect(page).toHaveURL(/\/enter\//);
+    await expect(page.getByLabel("Name", { exact: true })).toHaveValue("By hand");
     await expect(page.locator(".engraving g.note")).toHaveCount(11);
     await page.locator(".engraving g.note .notehead").first().click();
     await press(page, "Backspace");
