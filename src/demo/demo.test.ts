@@ -15,7 +15,7 @@ describe("the short notation", () => {
       length: { base: 8, dotted: true, tuplet: null },
       pitches: [{ step: "C", alter: 1, octave: 4, digit: "2" }],
     });
-    expect(chord).toMatchObject({ accent: true, pitches: [{ step: "E" }, { step: "G" }] });
+    expect(chord).toMatchObject({ mark: "accent", pitches: [{ step: "E" }, { step: "G" }] });
     expect(rest).toMatchObject({ pitches: [] });
     expect(tied).toMatchObject({ length: { base: 16, tuplet: [3, 2] }, tied: true, pitches: [{ alter: -1 }] });
   });

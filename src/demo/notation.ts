@@ -32,7 +32,7 @@ function note(token: string, length: string): NewNote {
     pitches: tokens[0] === "r" ? [] : tokens.map(pitchOf),
     length: { base: Number(number) as Base, dotted: dot === ".", tuplet: triplet === "t" ? [3, 2] : null },
     tied: marks!.includes("~"),
-    accent: marks!.includes("'"),
+    ...(marks!.includes("'") ? { mark: "accent" as const } : {}),
   };
 }
 

@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
+import { COUNT_BEFORE } from "@/core/physics";
 import { counted, countForecast, sayForecast } from "@/core/practice/count";
 import type { TakeData } from "@/server/types";
 import { Button } from "../ui/button";
@@ -14,8 +15,6 @@ interface Props {
   readonly takes: readonly TakeData[];
 }
 
-/** What is assumed of a rate before anything was played: two good and one bad. */
-const BEFORE = { good: 2, all: 3 };
 const MOST = 30;
 
 /** The count with honesty: each bad play gives one back. Space counts a good one, Backspace a bad one; a foot switch types either. */
@@ -25,8 +24,8 @@ export function CountPanel({ seconds, takes }: Props) {
   const count = plays.reduce(counted, 0);
   const goal = Number(wanted);
   const isWrong = !(Number.isInteger(goal) && goal >= 1 && goal <= MOST);
-  const good = BEFORE.good + plays.filter(Boolean).length + takes.filter(({ clean }) => clean).length;
-  const rate = good / (BEFORE.all + plays.length + takes.length);
+  const good = COUNT_BEFORE.good + plays.filter(Boolean).length + takes.filter(({ clean }) => clean).length;
+  const rate = good / (COUNT_BEFORE.all + plays.length + takes.length);
   const play = (isGood: boolean): void => {
     if (count < goal) setPlays([...plays, isGood]);
   };

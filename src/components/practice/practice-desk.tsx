@@ -66,7 +66,7 @@ function useDrills(data: PassageData, study: StudyData, takes: readonly TakeData
   const sources = useMemo(() => (option ? sourcesOf(view.study, option.digits) : []), [view.study, option]);
   const proposed = useMemo(() => {
     const own = takes?.filter((take) => isOwn(take) && take.fingeringId === option?.id) ?? [];
-    return judged ? sources.flatMap((source) => chosenDrills(source, judged, faultsOf(source, own))) : [];
+    return judged ? sources.flatMap((source) => chosenDrills(source, judged, { known: faultsOf(source, own) })) : [];
   }, [sources, judged, takes, option]);
   const all = useMemo(() => sources.map((source) => ({ side: source.side, drills: drillsOf(source) })), [sources]);
   const [asked, setAsked] = useQueryState("drill", parseAsString);

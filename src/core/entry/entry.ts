@@ -12,7 +12,12 @@ export interface Item {
   readonly length: Length;
   /** Whether it is tied to the next item of its voice. */
   readonly tied: boolean;
+  /** How it is to be touched, where that is written. */
+  readonly mark?: Mark;
 }
+
+/** What may stand over a note: let go early, held to its end, accented, or where a slur begins and ends. */
+export type Mark = "staccato" | "tenuto" | "accent" | "slur" | "slur-end";
 
 /** Voices of a bar: two of the right hand's staff, upper first, and two of the left's. */
 export const VOICES = [0, 1, 2, 3] as const;
@@ -27,6 +32,8 @@ export interface Entry {
   readonly time: readonly [number, number];
   /** Quarter notes a minute. */
   readonly tempo: number;
+  /** What stands over the first bar, where anything does. */
+  readonly words?: string;
   readonly bars: readonly EntryBar[];
 }
 

@@ -28,3 +28,37 @@ export const COUNT = { most: 2000, probable: 0.9 } as const;
 
 /** Drills that are offered at once. */
 export const DRILLS_OFFERED = 3;
+
+/** Sizes of drills, in onsets unless said otherwise. Choices. */
+export const DRILL = {
+  /** On either side of a join that is played alone. */
+  aboutJoin: 2,
+  /** Before and after the silence in which the hand goes to its next place, and quarter notes of that silence. */
+  beforeStop: 4,
+  afterStop: 4,
+  stopQuarters: 2,
+  bursts: [2, 3, 4, 6, 10],
+  /** Of a group that overlaps the next, and by how many. */
+  overlapping: 5,
+  overlap: 2,
+  /** That are added each time from the end. */
+  fromTheEnd: 4,
+  /** Group sizes against the beat. */
+  againstBeat: [3, 5, 7],
+  /** Octaves to the side. */
+  octavesAside: [1, 2],
+  /** Octaves that a figure travels with the trunk. */
+  trunkOctaves: 4,
+  /** Chords that are loosened finger by finger, those that open widest. */
+  loosened: 3,
+  /** Share of its length for which a chord sounds before the hand closes, and for which a carried group's last note does. */
+  closesAfter: 0.5,
+  carriedAfter: 0.5,
+  /** Quarter notes of each note of a warm-up. */
+  warmNote: 0.5,
+  /** Share of the target tempo of a warm-up. */
+  warmTempo: 0.5,
+} as const;
+
+/** What is assumed of good plays before any was made. A choice. */
+export const COUNT_BEFORE = { good: 2, all: 3 } as const;

@@ -17,17 +17,63 @@ export interface OnsetKnown {
   readonly faults: number;
 }
 
+/** How a player likes to practise; see the schools in docs/practice.md. */
+export interface School {
+  /** Daily exercises and scales, or only what is made out of the passage. */
+  readonly basis: "exercises" | "passage";
+  /** Slow first and raised slowly, or short snips at speed early. */
+  readonly movement: "slow" | "snips";
+}
+
+export const USUAL_SCHOOL: School = { basis: "passage", movement: "slow" };
+
+/** What a choice of drills goes by besides strain. */
+export interface ChoiceGiven {
+  /** By onset of the source; none where nothing was tried. */
+  readonly known?: readonly OnsetKnown[];
+  readonly school?: School;
+  /** Drills, by their ids, that have done their work. */
+  readonly worked?: ReadonlySet<string>;
+}
+
 /**
  * The few drills that a hand needs most, each of another kind: causes are ranked by all the strain they make, more where
- * takes fail; for each the first kind against it is taken, at the place where the cause is worst.
+ * takes fail; for each the first kind against it is taken that suits the player's school, else the first of any, at the place
+ * where the cause is worst. A drill that has done its work gives way to the next.
  * @param judged the passage with the fingering that the source has
- * @param known by onset of the source; none where nothing was tried
  */
 export function chosenDrills(
   source: Source,
   judged: Pick<Judged, "notes">,
-  known: readonly OnsetKnown[] = [],
+  { known = [], school = USUAL_SCHOOL, worked = new Set() }: ChoiceGiven = {},
 ): readonly DrillChosen[] {
+  const drills = drillsOf(source).filter(({ id }) => !worked.has(id));
+  const chosen: DrillChosen[] = [];
+  for (const { cause, at } of rankedCauses(source, judged, known)) {
+    const drill = drillAgainst(cause, at, drills, school, chosen);
+    if (!drill) continue;
+    const failing = (known[at]?.faults ?? 0) > 0 ? ", and takes fail there" : "";
+    const { pace } = KIND_BY_ID.get(drill.kind)!;
+    const suited = pace === PACE[school.movement] ? `; ${SAID[pace]}, as you like it` : "";
+    chosen.push({
+      drill,
+      reason: `against ${causeById(cause).label}, worst in bar ${source.onsets[at]!.bar}${failing}${suited}`,
+    });
+    if (chosen.length === DRILLS_OFFERED) break;
+  }
+  return chosen;
+}
+
+const KIND_BY_ID = new Map(DRILL_KINDS.map((kind) => [kind.id, kind]));
+const PACE = { slow: "slow", snips: "quick" } as const;
+const SAID = { slow: "slow first", quick: "at speed" } as const;
+
+/** Causes by all the strain they make, more where takes fail, each with the onset where it is worst. */
+function rankedCauses(
+  source: Source,
+  judged: Pick<Judged, "notes">,
+  known: readonly OnsetKnown[],
+): readonly { readonly cause: string; readonly at: number }[] {
   const byCause = new Map<string, { sum: number; worst: number; at: number }>();
   source.onsets.forEach(({ keys, index }) => {
     const weight = 1 + (known[index]?.faults ?? 0);
@@ -38,27 +84,31 @@ export function chosenDrills(
         byCause.set(cause, { sum: now.sum + here, ...(here > now.worst ? { worst: here, at: index } : now) });
       }
   });
-  const drills = drillsOf(source);
-  const chosen: DrillChosen[] = [];
-  for (const [cause, { at }] of [...byCause].sort(([, a], [, b]) => b.sum - a.sum)) {
-    const kind = DRILL_KINDS.find(
-      ({ id, against }) => against.includes(cause) && !chosen.some(({ drill }) => drill.kind === id),
-    );
-    const drill =
-      kind &&
-      nearest(
-        drills.filter((one) => one.kind === kind.id),
-        at,
-      );
-    if (!drill) continue;
-    const failing = (known[at]?.faults ?? 0) > 0 ? ", and takes fail there" : "";
-    chosen.push({
-      drill,
-      reason: `against ${causeById(cause).label}, worst in bar ${source.onsets[at]!.bar}${failing}`,
-    });
-    if (chosen.length === DRILLS_OFFERED) break;
-  }
-  return chosen;
+  return [...byCause].sort(([, a], [, b]) => b.sum - a.sum).map(([cause, { at }]) => ({ cause, at }));
+}
+
+/** The drill against a cause at a place, of a kind that is not chosen yet. */
+function drillAgainst(
+  cause: string,
+  at: number,
+  drills: readonly Drill[],
+  { movement }: School,
+  chosen: readonly DrillChosen[],
+): Drill | undefined {
+  const kinds = DRILL_KINDS.filter(
+    ({ id, against }) =>
+      against.includes(cause) &&
+      drills.some(({ kind }) => kind === id) &&
+      !chosen.some(({ drill }) => drill.kind === id),
+  );
+  const kind = kinds.find(({ pace }) => pace === PACE[movement]) ?? kinds[0];
+  return (
+    kind &&
+    nearest(
+      drills.filter((one) => one.kind === kind.id),
+      at,
+    )
+  );
 }
 
 /** The drill that is about a place, the shortest of those that are; else the one nearest to it. */

@@ -16,14 +16,18 @@ export interface Drill {
   /** Onsets of the source that it is about, both ends included. */
   readonly about: { readonly from: number; readonly to: number };
   readonly music: DrillMusic;
+  /** Whether its music is to be imagined: it stands under a cover until it is asked for. */
+  readonly isImagined?: boolean;
 }
 
 /** One kind of drill. Each is a file in drills/. */
 export interface DrillKind {
   readonly id: string;
   readonly name: string;
-  /** Causes of strain, by their ids, that it is against; joins and runs by their own names. */
+  /** Causes of strain, by their ids, that it is against; none where it is asked for by hand or by the day. */
   readonly against: readonly string[];
+  /** Whether it is played slowly to calculate, or quickly to find the movement. */
+  readonly pace: "slow" | "quick";
   /** All drills of the kind that one hand of a passage gives; none where it gives none. */
   make(source: Source): readonly Drill[];
 }

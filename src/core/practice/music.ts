@@ -1,4 +1,4 @@
-import type { Entry, EntryBar, Item, VoiceIndex } from "../entry/entry";
+import type { Entry, EntryBar, Item, Mark, VoiceIndex } from "../entry/entry";
 import { barBeats, beatsOf, lengthsFor, type Length } from "../entry/length";
 import { spell } from "../entry/spelling";
 import type { Fingering } from "../fingering/study/fingering";
@@ -12,6 +12,7 @@ export interface DrillEvent {
   readonly keys: readonly { readonly key: Pitch; readonly finger: Finger | null }[];
   /** Quarter notes. */
   readonly length: Beats;
+  readonly mark?: Mark;
 }
 
 /** What a drill sounds, hand by hand. */
@@ -19,7 +20,16 @@ export interface DrillMusic {
   readonly time: Entry["time"];
   /** Quarter notes a minute. */
   readonly tempo: number;
-  readonly hands: readonly { readonly side: Side; readonly events: readonly DrillEvent[] }[];
+  /** What stands over it, where anything does. */
+  readonly words?: string;
+  readonly hands: readonly HandMusic[];
+}
+
+export interface HandMusic {
+  readonly side: Side;
+  /** Whether it stands under other music of the same hand: what is held while that moves. */
+  readonly isUnder?: boolean;
+  readonly events: readonly DrillEvent[];
 }
 
 /** A drill written out: music that is engraved, played and exported like any other, and its fingers by its own notes' names. */
@@ -33,8 +43,8 @@ export interface DrillWritten {
  * dotted ones are tied too, and thirds of a beat are written as triplets.
  * @param fifths sharps positive, flats negative
  */
-export function written({ time, tempo, hands }: DrillMusic, title: string, fifths: number): DrillWritten {
-  const voices = hands.map(({ side, events }) => ({ voice: voiceOf(side), bars: barsOf(events, time, fifths) }));
+export function written({ time, tempo, words, hands }: DrillMusic, title: string, fifths: number): DrillWritten {
+  const voices = hands.map((hand) => ({ voice: voiceOf(hand), bars: barsOf(hand.events, time, fifths) }));
   const count = Math.max(1, ...voices.map(({ bars }) => bars.length));
   const digits: Record<NoteId, Finger> = {};
   const bars = Array.from({ length: count }, (_, bar): EntryBar => {
@@ -52,11 +62,12 @@ export function written({ time, tempo, hands }: DrillMusic, title: string, fifth
     }
     return all;
   });
-  return { entry: { title, fifths, time, tempo, bars }, digits };
+  return { entry: { title, fifths, time, tempo, ...(words ? { words } : {}), bars }, digits };
 }
 
-function voiceOf(side: Side): VoiceIndex {
-  return side === "right" ? 0 : 2;
+function voiceOf({ side, isUnder }: HandMusic): VoiceIndex {
+  if (side === "right") return isUnder ? 1 : 0;
+  return isUnder ? 3 : 2;
 }
 
 interface Written {
@@ -71,7 +82,7 @@ function barsOf(events: readonly DrillEvent[], time: Entry["time"], fifths: numb
   const full = barBeats(time);
   const bars: Written[][] = [[]];
   let used: Beats = ZERO;
-  for (const { keys, length } of events) {
+  for (const { keys, length, mark } of events) {
     const pitches = keys.map(({ key }) => spell(key, fifths));
     const fingers = keys.map(({ finger }) => finger);
     let left = length;
@@ -88,7 +99,12 @@ function barsOf(events: readonly DrillEvent[], time: Entry["time"], fifths: numb
       lengths.forEach((one, i) => {
         const goesOn = i < lengths.length - 1 || compare(left, ZERO) > 0;
         bars.at(-1)!.push({
-          item: { pitches, length: one, tied: pitches.length > 0 && goesOn },
+          item: {
+            pitches,
+            length: one,
+            tied: pitches.length > 0 && goesOn,
+            ...(isFirst && mark ? { mark } : {}),
+          },
           fingers: isFirst ? fingers : fingers.map(() => null),
         });
         isFirst = false;

@@ -5,6 +5,7 @@ import { CLOCKWORK } from "../physics";
 import { beats, toNumber } from "../time/beats";
 import { sumOf } from "../entry/length";
 import { chosenDrills, faultsOf } from "./choice";
+import { DRILL_KINDS } from "./drills";
 import { counted, countForecast, sayForecast } from "./count";
 import { afterTake, clickAt, ladderPlan, NOTCHES, notched } from "./ladder";
 import { canBeWritten, written } from "./music";
@@ -133,10 +134,28 @@ describe("the choice of drills", () => {
     for (const { reason } of chosen) expect(reason).toMatch(/^against .+, worst in bar \d/);
   });
 
+  it("suits the player's school where there is a choice, and says so", () => {
+    const paces = (movement: "slow" | "snips"): readonly string[] =>
+      chosenDrills(source!, judge(study, digits), { school: { basis: "passage", movement } }).map(
+        ({ drill }) => DRILL_KINDS.find(({ id }) => id === drill.kind)!.pace,
+      );
+    const count = (pace: string, all: readonly string[]): number => all.filter((one) => one === pace).length;
+    expect(count("quick", paces("snips"))).toBeGreaterThan(count("quick", paces("slow")));
+    const [first] = chosenDrills(source!, judge(study, digits), { school: { basis: "passage", movement: "snips" } });
+    expect(first!.reason).toContain("as you like it");
+  });
+
+  it("lets a drill that has done its work give way to another", () => {
+    const before = chosenDrills(source!, judge(study, digits)).map(({ drill }) => drill.id);
+    const after = chosenDrills(source!, judge(study, digits), { worked: new Set([before[0]!]) });
+    expect(after.map(({ drill }) => drill.id)).not.toContain(before[0]);
+    expect(after.length).toBeGreaterThan(0);
+  });
+
   it("goes where takes fail", () => {
     const at = source!.onsets[3]!.keys[0]!.note;
     const faults = faultsOf(source!, [{ astray: { [at]: 2 } }, { astray: {} }]);
     expect(faults.map((one) => one.faults)).toEqual([0, 0, 0, 1, 0, 0, 0, 0]);
-    expect(chosenDrills(source!, judge(study, digits), faults)[0]!.reason).toContain("takes fail there");
+    expect(chosenDrills(source!, judge(study, digits), { known: faults })[0]!.reason).toContain("takes fail there");
   });
 });

@@ -8,10 +8,14 @@ import { signInKey } from "../entry/spelling";
 import { add, beats, compare, subtract, ZERO, type Beats } from "../time/beats";
 
 /** A key with the finger that plays it; null where the fingering says none. */
-interface KeyFingered {
+export interface KeyFingered {
   readonly key: Pitch;
   readonly finger: Finger | null;
   readonly note: NoteId;
+  /** Whether it belongs to the tune. */
+  readonly isTune: boolean;
+  /** The voice it is written in. */
+  readonly voice: string;
 }
 
 /** One onset of a hand as drills are made from it. */
@@ -37,6 +41,8 @@ export interface Source {
   readonly side: Side;
   /** Quarter notes a minute. */
   readonly tempo: number;
+  /** Whether the pedal may carry notes on. */
+  readonly pedal: boolean;
   /** Key signature that fits the passage as it is spelled best: sharps positive, flats negative. */
   readonly fifths: number;
   readonly onsets: readonly SourceOnset[];
@@ -50,13 +56,17 @@ const LAST: Beats = beats("1/4");
 export function sourcesOf(study: Study, fingering: Fingering): readonly Source[] {
   const positions = positionsOf(study, fingering);
   const fifths = fifthsOf(study.passage.notes);
+  const voices = new Map(study.passage.notes.map(({ id, staff, voice }) => [id, `${staff}-${voice}`]));
   return tasksOf(study).map(({ line }) => {
     const places = new Map<Beats, { keys: KeyFingered[]; bar: string; beat: Beats }>();
     for (const onset of line.onsets) {
       const place = places.get(onset.at) ?? { keys: [], bar: onset.bar, beat: onset.beat };
       places.set(onset.at, place);
-      for (const { key, notes } of onset.struck)
-        place.keys.push({ key, finger: (fingering[notes[0]!] ?? null) as Finger | null, note: notes[0]! });
+      for (const { key, notes, tune } of onset.struck) {
+        const [note] = notes as readonly [NoteId, ...NoteId[]];
+        const finger = (fingering[note] ?? null) as Finger | null;
+        place.keys.push({ key, finger, note, isTune: tune, voice: voices.get(note) ?? "" });
+      }
     }
     const inTime = [...places].sort(([a], [b]) => compare(a, b));
     const onsets = inTime.map(([at, { keys, bar, beat }], index): SourceOnset => {
@@ -68,6 +78,7 @@ export function sourcesOf(study: Study, fingering: Fingering): readonly Source[]
     return {
       side: line.side,
       tempo: study.manner.tempo,
+      pedal: study.manner.pedal,
       fifths,
       onsets,
       positions: positions.flatMap(({ side, notes, join }): SourcePosition[] => {

@@ -1,17 +1,16 @@
 import { isOnKeyboard, type Pitch } from "../../keyboard/pitch";
+import { DRILL } from "../../physics";
 import { STOP_ALWAYS, type Drill, type DrillKind } from "../drill";
 import { asWritten, part, TIME, toTheBar } from "./shared";
-
-/** Octaves to the side, outwards first. */
-const OCTAVES = [1, 2] as const;
 
 /** An octave or two to the side and home again at the same tempo: the arm finds the movement where nothing else is at stake. */
 export const aside: DrillKind = {
   id: "aside",
   name: "To the side and home",
-  against: ["in-out", "carry", "rotation", "elbow"],
+  against: ["in-out", "carry", "rotation", "outer-on-black"],
+  pace: "quick",
   make: (source) =>
-    OCTAVES.flatMap((octaves): Drill[] => {
+    DRILL.octavesAside.flatMap((octaves): Drill[] => {
       const home = toTheBar(asWritten(part(source, 0, source.onsets.length - 1)));
       const by = 12 * octaves * (source.side === "right" ? 1 : -1);
       const moved = home.map(({ keys, length }) => ({

@@ -1,16 +1,15 @@
+import { DRILL } from "../../physics";
 import { STOP_ALWAYS, type Drill, type DrillKind } from "../drill";
 import { asWritten, part, TIME, toTheBar } from "./shared";
-
-/** How many notes a burst has, one after another. */
-const BURSTS = [2, 3, 4, 6, 10] as const;
 
 /** Short bursts at full speed with a rest after each, longer and longer: only once the notes are known. */
 export const bursts: DrillKind = {
   id: "bursts",
   name: "Short bursts at speed",
   against: ["speed", "shortfall", "alternation", "repetition"],
+  pace: "quick",
   make: (source) =>
-    BURSTS.flatMap((count): Drill[] => {
+    DRILL.bursts.flatMap((count): Drill[] => {
       if (source.onsets.length < count) return [];
       const starts = Array.from({ length: Math.ceil(source.onsets.length / count) }, (_, i) => i * count);
       // Each burst goes on to the first note of the next, where there is one.

@@ -4,7 +4,8 @@ import { toNumber } from "../../time/beats";
 import type { Drill } from "../drill";
 import type { DrillEvent } from "../music";
 import { sourcesOf, type Source } from "../source";
-import { drillsOf } from "./index";
+import { DRILL_KINDS, drillsOf } from "./index";
+import { causeById } from "../../fingering/cost/causes";
 
 const SCALE = [60, 62, 64, 65, 67, 69, 71, 72];
 const of = (
@@ -67,6 +68,125 @@ describe("drills of a scale with one pass", () => {
       "72/1 74/2 76/3 77/1 79/2 81/3 83/4 84/5 - 60/1 62/2 64/3 65/1 67/2 69/3 71/4 72/5 -",
     );
     expect(first(of([48, 50], "54", "left"), "aside 1")).toBe("36/5 38/4 - 48/5 50/4 -");
+  });
+});
+
+describe("drills of chords", () => {
+  const chords = of(
+    [
+      [48, 52, 55],
+      [47, 50, 55],
+    ],
+    "531531",
+    "left",
+  );
+
+  it("loosen one finger at a time, the others held under it", () => {
+    const { hands, tempo } = drill(chords, "loosened 0").music;
+    expect(said(hands[0]!.events)).toBe("48/5 49/5 48/5 48/5 52/3 53/3 52/3 52/3 55/1 54/1 55/1 55/1");
+    expect(said(hands[1]!.events)).toBe("52/3+55/1 48/5+55/1 48/5+52/3");
+    expect(hands[1]!.isUnder).toBe(true);
+    expect(tempo).toBeLessThan(chords.tempo);
+  });
+
+  it("close the hand for half of each chord's length", () => {
+    expect(first(chords, "closed-hand")).toBe("48/5+52/3+55/1 - 47/5+50/3+55/1 -");
+    const [on, off] = lengths(chords, "closed-hand");
+    expect(on).toBe(off);
+  });
+
+  it("take the tune and the rest apart, in the same rhythm", () => {
+    const tuned = {
+      ...chords,
+      onsets: chords.onsets.map((o) => ({ ...o, keys: o.keys.map((k, i) => ({ ...k, isTune: i === 2 })) })),
+    };
+    expect(first(tuned, "tune-alone")).toBe("55/1 55/1");
+    expect(first(tuned, "tune-alone rest")).toBe("48/5+52/3 47/5+50/3");
+    expect(lengths(tuned, "tune-alone")).toEqual(lengths(tuned, "tune-alone rest"));
+  });
+
+  it("take each voice by itself, with rests where it is silent", () => {
+    const keys = chords.onsets.map((o, n) => ({
+      ...o,
+      keys: o.keys.map((k, i) => ({ ...k, voice: i === 0 && n === 1 ? "2" : "1" })),
+    }));
+    expect(first({ ...chords, onsets: keys }, "voices 2")).toBe("- 47/5");
+  });
+});
+
+describe("drills of a line in other touches", () => {
+  const marks = (id: string): readonly (string | undefined)[] =>
+    drill(scale, id).music.hands[0]!.events.map(({ mark }) => mark);
+
+  it("change the touch and nothing else", () => {
+    for (const id of [
+      "touches detached",
+      "touches two-note-slurs",
+      "touches accent-2",
+      "touches soft",
+      "against-the-beat 3",
+    ]) {
+      expect(first(scale, id)).toBe("60/1 62/2 64/3 65/1 67/2 69/3 71/4 72/5");
+      expect(lengths(scale, id)).toEqual(scale.onsets.map(({ length }) => toNumber(length)));
+    }
+    expect(marks("touches two-note-slurs").slice(0, 4)).toEqual(["slur", "slur-end", "slur", "slur-end"]);
+    expect(
+      marks("touches accent-2")
+        .map((mark, i) => (mark ? i : -1))
+        .filter((i) => i >= 0),
+    ).toEqual([1, 5]);
+    expect(marks("touches strong-fingers").map((mark) => mark === "accent")).toEqual(
+      [..."12312345"].map((digit) => digit >= "4"),
+    );
+    expect(
+      marks("against-the-beat 3")
+        .map((mark, i) => (mark ? i : -1))
+        .filter((i) => i >= 0),
+    ).toEqual([0, 3, 6]);
+  });
+
+  it("never begin a slur that ends on nothing", () => {
+    const odd = of([60, 62, 64, 65, 67], "12345");
+    const slurs = drill(odd, "touches two-note-slurs").music.hands[0]!.events.map(({ mark }) => mark);
+    expect(slurs.filter((mark) => mark === "slur")).toHaveLength(slurs.filter((mark) => mark === "slur-end").length);
+  });
+});
+
+describe("drills of the arm and the ear", () => {
+  it("carry the hand from position to position, the last note of each let go", () => {
+    expect(first(scale, "carried")).toBe("60/1 62/2 64/3 - 65/1 67/2 69/3 71/4 72/5");
+    expect(lengths(scale, "carried").slice(2, 4)).toEqual([0.125, 0.125]);
+  });
+
+  it("take a figure over four octaves and back", () => {
+    const keys = drill(scale, "trunk").music.hands[0]!.events.flatMap((event) =>
+      event.keys.map(({ key }) => key as number),
+    );
+    expect(keys).toHaveLength(7 * 3);
+    expect(Math.max(...keys) - Math.min(...keys)).toBe(36 + 4);
+    expect(keys.slice(0, 3)).toEqual(keys.slice(-3));
+  });
+
+  it("put the other hand beside, on the same notes an octave away and clear of this one", () => {
+    const [own, other] = drill(scale, "alongside").music.hands;
+    own!.events.forEach(({ keys }, i) => expect(keys[0]!.key - other!.events[i]!.keys[0]!.key).toBe(24));
+    expect(other!.events.every(({ keys }) => keys[0]!.finger === null)).toBe(true);
+  });
+
+  it("are dry only where there is a pedal", () => {
+    const has = (source: Source): boolean => drillsOf(source).some(({ id }) => id === "without-pedal");
+    expect([has({ ...scale, pedal: true }), has({ ...scale, pedal: false })]).toEqual([true, false]);
+    expect(drill(scale, "imagined").isImagined).toBe(true);
+  });
+
+  it("warm up on five neighbouring keys, slower than the passage, and on what opens least", () => {
+    expect(first(scale, "warm-five")).toMatch(/^60\/1 62\/2 64\/3 65\/4 67\/5 65\/4 64\/3 62\/2 60\/1/);
+    expect(drill(scale, "warm-five").music.tempo).toBe(scale.tempo / 2);
+    expect(first(scale, "warm-easy")).toMatch(/^60\/1 62\/2 64\/3 -/);
+  });
+
+  it("are against causes that there are", () => {
+    for (const { against } of DRILL_KINDS) for (const cause of against) expect(causeById(cause).id).toBe(cause);
   });
 });
 

@@ -1,14 +1,15 @@
+import { DRILL } from "../../physics";
 import { STOP_ALWAYS, type Drill, type DrillKind } from "../drill";
 import { asWritten, part, TIME, toTheBar } from "./shared";
 
-/** Notes that are added each time. */
-const GROUP = 4;
+const GROUP = DRILL.fromTheEnd;
 
 /** From the last group backwards, one more group each time: one always plays into what one knows. */
 export const fromTheEnd: DrillKind = {
   id: "from-the-end",
   name: "From the end",
-  against: ["memory", "join"],
+  against: [],
+  pace: "slow",
   make(source): readonly Drill[] {
     const last = source.onsets.length - 1;
     if (last + 1 <= GROUP) return [];

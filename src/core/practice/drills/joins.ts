@@ -1,18 +1,17 @@
+import { DRILL } from "../../physics";
 import { STOP_ALWAYS, type DrillKind } from "../drill";
 import { asWritten, part, placeOf, TIME, toTheBar } from "./shared";
-
-/** Notes on either side of a join. */
-const ABOUT = 2;
 
 /** Each join by itself: the last notes of one position and the first of the next. */
 export const joinsAlone: DrillKind = {
   id: "joins",
   name: "Each join alone",
-  against: ["thumb-pass", "crossing", "carry", "shortfall", "line-broken", "position", "join"],
+  against: ["thumb-pass", "crossing", "carry", "shortfall", "line-broken", "position", "same-finger"],
+  pace: "quick",
   make: (source) =>
     source.positions.slice(1).map(({ from, to, join }, i) => {
       const before = source.positions[i]!;
-      const [first, last] = [Math.max(before.from, from - ABOUT), Math.min(to, from + ABOUT - 1)];
+      const [first, last] = [Math.max(before.from, from - DRILL.aboutJoin), Math.min(to, from + DRILL.aboutJoin - 1)];
       const once = toTheBar(asWritten(part(source, first, last)));
       return {
         id: `joins ${from}`,

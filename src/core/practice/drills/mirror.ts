@@ -12,6 +12,7 @@ export const mirror: DrillKind = {
   id: "mirror",
   name: "The mirror",
   against: ["weak-finger", "alternation", "thumb-pass"],
+  pace: "slow",
   make(source): readonly Drill[] {
     const reflected = mirroredOnsets(source);
     if (!reflected) return [];

@@ -1,15 +1,15 @@
+import { DRILL } from "../../physics";
 import { STOP_ALWAYS, type Drill, type DrillKind } from "../drill";
 import { asWritten, part, TIME, toTheBar } from "./shared";
 
-/** Notes of a group, and by how many the next begins before its end. */
-const GROUP = 5;
-const OVER = 2;
+const { overlapping: GROUP, overlap: OVER } = DRILL;
 
 /** Groups that overlap, so that every seam between two of them lies in the middle of another. */
 export const overlapping: DrillKind = {
   id: "overlapping",
   name: "Overlapping groups",
-  against: ["join", "evenness", "thumb-pass", "position"],
+  against: ["thumb-pass", "position"],
+  pace: "slow",
   make(source): readonly Drill[] {
     const count = source.onsets.length;
     if (count < GROUP + 1) return [];

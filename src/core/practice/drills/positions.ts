@@ -5,7 +5,8 @@ import { asWritten, part, placeOf, TIME, toTheBar } from "./shared";
 export const positionsAlone: DrillKind = {
   id: "positions",
   name: "Each position alone",
-  against: ["position", "opening", "crowding", "weak-finger", "holding"],
+  against: ["position", "opening", "crowding", "weak-finger", "holding", "doubled-thumb"],
+  pace: "slow",
   make: (source) =>
     source.positions.flatMap(({ from, to }, i): Drill[] => {
       if (to - from < 1) return [];

@@ -30,7 +30,8 @@ const RHYTHMS: readonly Rhythm[] = [
 export const rhythms: DrillKind = {
   id: "rhythms",
   name: "Rhythms",
-  against: ["alternation", "weak-finger", "speed", "evenness"],
+  against: ["alternation", "weak-finger", "speed"],
+  pace: "slow",
   make: (source: Source) =>
     RHYTHMS.flatMap(({ id, name, length }): Drill[] =>
       source.onsets.length < 4

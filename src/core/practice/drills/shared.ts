@@ -1,11 +1,27 @@
 import { barBeats } from "../../entry/length";
 import { add, beats, compare, divide, multiply, subtract, toNumber, ZERO, type Beats } from "../../time/beats";
-import type { DrillEvent } from "../music";
+import type { Drill } from "../drill";
+import type { DrillEvent, DrillMusic } from "../music";
 import type { Source, SourceOnset } from "../source";
 
 /** Drills are written in four; what a drill needs less of is rest. */
 export const TIME = [4, 4] as const;
 const BAR = barBeats(TIME);
+
+/** A drill of one hand at the passage's own tempo. @param words what stands over it, where anything does */
+export function oneHand({ side, tempo }: Source, events: readonly DrillEvent[], words?: string): DrillMusic {
+  return { time: TIME, tempo, ...(words ? { words } : {}), hands: [{ side, events }] };
+}
+
+/** All of a source's onsets. */
+export function all({ onsets }: Source): Drill["about"] {
+  return { from: 0, to: onsets.length - 1 };
+}
+
+/** The two onsets at least that a line has. */
+export function isLine({ onsets }: Source): boolean {
+  return onsets.length >= 2;
+}
 
 /** Onsets as they are played in the passage. */
 export function asWritten(onsets: readonly SourceOnset[]): readonly DrillEvent[] {

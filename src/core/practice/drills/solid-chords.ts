@@ -32,6 +32,7 @@ export const solidChords: DrillKind = {
   id: "solid-chords",
   name: "Solid chords",
   against: ["position", "carry", "shortfall", "thumb-pass", "line-broken"],
+  pace: "slow",
   make: (source) =>
     chordsOf(
       source,
@@ -47,6 +48,7 @@ export const solidChordsQuicker: DrillKind = {
   id: "solid-chords-half",
   name: "Solid chords at half the values",
   against: ["shortfall", "carry", "speed"],
+  pace: "quick",
   make: (source) =>
     chordsOf(
       source,

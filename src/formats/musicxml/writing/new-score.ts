@@ -1,3 +1,4 @@
+import type { Mark } from "@/core/entry/entry";
 import type { Length } from "@/core/entry/length";
 import type { WrittenPitch } from "@/core/entry/spelling";
 
@@ -30,7 +31,7 @@ export interface NewNote {
   readonly pitches: readonly (WrittenPitch & { readonly digit?: string | null })[];
   readonly length: Length;
   readonly tied: boolean;
-  readonly accent?: boolean;
+  readonly mark?: Mark;
   /** Whether a rest is left blank, as where a second voice is silent. */
   readonly unseen?: boolean;
 }

@@ -18,7 +18,7 @@ export function writeEntry(entry: Entry): string {
     });
     return { staff, voice: number, stem, bars, mayEndEarly: true };
   });
-  return writeScore({ ...entry, words: "", leftClef: leftClefOf(entry), voices });
+  return writeScore({ ...entry, words: entry.words ?? "", leftClef: leftClefOf(entry), voices });
 }
 
 function isFirst(voice: VoiceIndex): boolean {

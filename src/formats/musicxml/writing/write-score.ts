@@ -1,3 +1,4 @@
+import type { Mark } from "@/core/entry/entry";
 import { barBeats, beatsOf, sumOf, type Tuplet } from "@/core/entry/length";
 import { signInKey, type WrittenPitch } from "@/core/entry/spelling";
 import { beats, compare, multiply, subtract, toNumber, ZERO, type Beats } from "@/core/time/beats";
@@ -121,14 +122,22 @@ function noteText(note: NewNote, order: number, beam: string, bracket: string, p
   const tied = (stop ? `<tied type="stop"/>` : "") + (start ? `<tied type="start"/>` : "");
   const accidental = stop ? "" : pen.signs.print(pitch);
   const fingering = digit ? `<technical><fingering>${digit}</fingering></technical>` : "";
-  const accent = note.accent && order === 0 ? "<articulations><accent/></articulations>" : "";
+  const mark = note.mark && order === 0 ? MARKS[note.mark] : "";
   const first = order === 0 ? bracket : "";
   return (
     `<note>${order > 0 ? "<chord/>" : ""}<pitch><step>${step}</step>${alter === 0 ? "" : `<alter>${alter}</alter>`}<octave>${octave}</octave></pitch>` +
     timing(note, pen, tie, accidental, pen.stem ? `<stem>${pen.stem}</stem>` : "") +
-    `<staff>${pen.staff}</staff>${order === 0 ? beam : ""}${notationsText(tied + first + fingering + accent)}</note>`
+    `<staff>${pen.staff}</staff>${order === 0 ? beam : ""}${notationsText(tied + first + fingering + mark)}</note>`
   );
 }
+
+const MARKS: Readonly<Record<Mark, string>> = {
+  staccato: "<articulations><staccato/></articulations>",
+  tenuto: "<articulations><tenuto/></articulations>",
+  accent: "<articulations><accent/></articulations>",
+  slur: `<slur type="start" number="1"/>`,
+  "slur-end": `<slur type="stop" number="1"/>`,
+};
 
 function notationsText(inner: string): string {
   return inner ? `<notations>${inner}</notations>` : "";
