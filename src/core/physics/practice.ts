@@ -62,3 +62,69 @@ export const DRILL = {
 
 /** What is assumed of good plays before any was made. A choice. */
 export const COUNT_BEFORE = { good: 2, all: 3 } as const;
+
+/** Wide openings in a day, in mm beyond comfort times minutes, each hand apart. Choices; the limit is the player's own. */
+export const DOSE = {
+  /** Limit until the player has said their own: five minutes in all of keys held 6 mm beyond comfort, at middling loudness. */
+  starting: 30,
+  range: [1, 2000],
+  /** Share of practice time in which keys are down. */
+  playing: 0.6,
+  /** A minute's playing from which a passage counts as wide, in mm. */
+  wideFrom: 1,
+} as const;
+
+/** How much of the day's limits there is again so many days after a stop was lifted. Choices. */
+export const RETURNING = [
+  { days: 0, share: 0.25 },
+  { days: 3, share: 0.5 },
+  { days: 7, share: 0.75 },
+  { days: 14, share: 1 },
+] as const;
+
+/** The plan of a day. Minutes and choices throughout. */
+export const DAY_PLAN = {
+  block: 10,
+  run: 15,
+  check: 1,
+  warm: 8,
+  warmCold: 12,
+  /** Before the first wide opening of the day. */
+  beforeWide: 15,
+  beforeWideCold: 20,
+  /** Blocks after which there is a rest, and how long it is. */
+  restAfter: 3,
+  rest: 5,
+  /** Blocks of a day at most, and minutes that a player can give it. */
+  mostBlocks: 12,
+  range: [10, 360],
+  /** Passages that a day is chosen from: those that want it most. */
+  mostPassages: 16,
+  /** Worth of a second block of one passage, as a share of the first. */
+  secondShare: 0.45,
+  /** Worth of a block by the passage's state. */
+  worth: { undecided: 6, learning: 5, securing: 4, keeping: 2 },
+  /** What a concert adds at most, as a share, and days over which it falls to a third of that. */
+  concert: 2,
+  concertDays: 14,
+  /** What a verdict or a trial that is due adds, and how many days before its day. */
+  due: 3,
+  dueWithin: 3,
+  /** What was left over from the day before adds. */
+  leftOver: 1,
+  /** Days until a passage comes back at first, doubled each time it held up, and at most. */
+  returnFirst: 1,
+  returnMost: 14,
+  /** Share of its worth that a passage has at least, and at most, by how long it was left. */
+  returnShare: [0.25, 1.6],
+  /** Share of its worth that a block keeps by one place later in the day. */
+  later: 0.97,
+  /** What two blocks of one passage in a row cost the order. */
+  inARow: 1000,
+} as const;
+
+/** Runs through a whole piece. Days before its concert from which they are planned, how often, and their worth. Choices. */
+export const RUN = { from: 21, every: 4, lastDays: 7, everyAtLast: 2, notWithin: 1, worth: 7 } as const;
+
+/** How well a passage is known: shares of the target tempo at which it is clean, and days for which that counts. Choices. */
+export const KNOWN = { securing: 0.8, keeping: 0.97, days: 14 } as const;

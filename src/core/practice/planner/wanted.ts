@@ -1,0 +1,162 @@
+import { DAY_PLAN, RUN } from "../../physics";
+import { doseOf, isWide, type Dose } from "./dose";
+import type { PassageState, Return } from "./known";
+
+/** What the plan knows of a passage. */
+export interface PassageKnown {
+  readonly id: string;
+  readonly title: string;
+  readonly state: PassageState;
+  /** Days to the next concert that it is for; null where there is none to come. */
+  readonly concertIn: number | null;
+  /** Days to the day of its verdict, 0 or less when that is due; null where it is not undecided to a day. */
+  readonly verdictIn: number | null;
+  /** Whether a review of its fingering is due. */
+  readonly isReviewDue: boolean;
+  readonly comesBack: Return;
+  /** Of a minute of playing; see doseAMinute. */
+  readonly dose: Dose;
+  /** Whether it was planned for the day before and not done. */
+  readonly isLeftOver: boolean;
+  /** Why it cannot be practised now, in words; null where it can. */
+  readonly hindered: string | null;
+}
+
+/** What the plan knows of a piece with a concert to come. */
+export interface PieceKnown {
+  readonly id: string;
+  readonly title: string;
+  readonly concertIn: number;
+  /** Days since it was last run through; null where it never was. */
+  readonly runSince: number | null;
+  /** The dose of its passages in the mean. */
+  readonly dose: Dose;
+}
+
+export type Aim = "decide" | "review" | "learn" | "secure" | "keep" | "run";
+
+/** A block that could be practised: one aim, and what it is worth. */
+export interface Wanted {
+  /** Of the passage or the piece, with the aim; a second block of one passage is told apart. */
+  readonly id: string;
+  readonly passageId: string | null;
+  readonly pieceId: string | null;
+  readonly title: string;
+  readonly aim: Aim;
+  /** Why it is wanted, in words. */
+  readonly why: string;
+  readonly minutes: number;
+  readonly worth: number;
+  /** Of all its minutes. */
+  readonly dose: Dose;
+  readonly isWide: boolean;
+  /** The block that has to be there before this one is; null where it stands by itself. */
+  readonly after: string | null;
+}
+
+/**
+ * Every block that a day could hold: of each passage one, and a second that is worth less; of each piece whose concert is near
+ * enough, and whose last run is long enough ago, a run through it. The passages that want it most, DAY_PLAN.mostPassages.
+ */
+export function wantedBlocks(passages: readonly PassageKnown[], pieces: readonly PieceKnown[]): readonly Wanted[] {
+  const firsts = passages
+    .filter(({ hindered }) => hindered === null)
+    .map(blockOf)
+    .sort((a, b) => b.worth - a.worth)
+    .slice(0, DAY_PLAN.mostPassages);
+  const seconds = firsts.map((first): Wanted => ({
+    ...first,
+    id: `${first.id} again`,
+    why: "again, later in the day: what is met twice stays",
+    worth: first.worth * DAY_PLAN.secondShare,
+    after: first.id,
+  }));
+  return [...firsts, ...seconds, ...pieces.flatMap(runOf)];
+}
+
+function blockOf(known: PassageKnown): Wanted {
+  const { id, title, state, dose } = known;
+  const { worth, why } = worthOf(known);
+  return {
+    id,
+    passageId: id,
+    pieceId: null,
+    title,
+    aim: known.isReviewDue ? "review" : AIMS[state],
+    why,
+    minutes: DAY_PLAN.block,
+    worth,
+    dose: doseOf(dose, DAY_PLAN.block),
+    isWide: isWide(dose),
+    after: null,
+  };
+}
+
+const AIMS: Readonly<Record<PassageState, Aim>> = {
+  undecided: "decide",
+  learning: "learn",
+  securing: "secure",
+  keeping: "keep",
+};
+
+/** What a block of a passage is worth, and the reasons that made it so, the weightiest first. */
+function worthOf(known: PassageKnown): { readonly worth: number; readonly why: string } {
+  const { state, concertIn, verdictIn, isReviewDue, comesBack, isLeftOver } = known;
+  const { since, interval, held } = comesBack;
+  const [least, most] = DAY_PLAN.returnShare;
+  const left = since === null ? 1 : Math.min(most, Math.max(least, since / interval));
+  const near = concertIn === null ? 0 : DAY_PLAN.concert * Math.exp(-concertIn / DAY_PLAN.concertDays);
+  const isVerdictDue = verdictIn !== null && verdictIn <= DAY_PLAN.dueWithin;
+  const isDue = isVerdictDue || isReviewDue;
+  const worth =
+    DAY_PLAN.worth[state] * left * (1 + near) + (isDue ? DAY_PLAN.due : 0) + (isLeftOver ? DAY_PLAN.leftOver : 0);
+  const reasons = [
+    isVerdictDue && (verdictIn <= 0 ? "its verdict is due" : `its verdict is due in ${days(verdictIn)}`),
+    isReviewDue && "its fingering is to be looked at again",
+    isLeftOver && "left over from the last time",
+    concertIn !== null && `the concert is in ${days(concertIn)}`,
+    since === null
+      ? "never practised yet"
+      : since > 0 && `last practised ${days(since)} ago${held > 0 ? `, and it held up ${times(held)} in a row` : ""}`,
+    SAID[state],
+  ];
+  return { worth, why: reasons.filter((one) => one !== false).join("; ") };
+}
+
+const SAID: Readonly<Record<PassageState, string>> = {
+  undecided: "its fingering is not decided",
+  learning: "it is not clean near its tempo yet",
+  securing: "it is clean nearly up to its tempo",
+  keeping: "it is clean at its tempo",
+};
+
+function days(count: number): string {
+  return count === 1 ? "1 day" : `${count} days`;
+}
+
+function times(count: number): string {
+  return count === 1 ? "once" : count === 2 ? "twice" : `${count} times`;
+}
+
+/** A run through a piece: late enough, not too often, and not on the eve. */
+function runOf({ id, title, concertIn, runSince, dose }: PieceKnown): readonly Wanted[] {
+  if (concertIn > RUN.from || concertIn <= RUN.notWithin) return [];
+  const every = concertIn <= RUN.lastDays ? RUN.everyAtLast : RUN.every;
+  if (runSince !== null && runSince < every) return [];
+  const since = runSince === null ? "never run through yet" : `last run through ${days(runSince)} ago`;
+  return [
+    {
+      id: `run ${id}`,
+      passageId: null,
+      pieceId: id,
+      title,
+      aim: "run",
+      why: `the concert is in ${days(concertIn)}; ${since}`,
+      minutes: DAY_PLAN.run,
+      worth: RUN.worth,
+      dose: doseOf(dose, DAY_PLAN.run),
+      isWide: isWide(dose),
+      after: null,
+    },
+  ];
+}
