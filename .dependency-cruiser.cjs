@@ -28,10 +28,10 @@ const CORE = [
   "reach",
   "motion",
   "film",
-  "practice",
   "merits",
   "verdict",
   "trials",
+  "practice",
 ];
 const SCREENS = [
   "ui",
@@ -46,6 +46,8 @@ const SCREENS = [
   "trials",
   "film",
   "practice",
+  "today",
+  "diary",
   "build",
   "hands",
   "reach",
@@ -68,6 +70,7 @@ const SERVER = [
   "trials",
   "options",
   "pieces",
+  "practice",
   "export",
 ];
 

@@ -10,28 +10,28 @@ import type { SurveyData } from "@/core/reach/survey";
 import type { Allowances } from "@/core/reach/allowances";
 import type { DayPlayed } from "@/core/trials/day-limit";
 import type { CleanRule } from "@/core/trials/clean";
-import { answering } from "./asking";
-import { GoneAsked, rename, RenameAsked, takeOrBring } from "./belongings/belongings";
-import { begin, BeginAsked } from "./players/begin";
-import { today } from "./players/day";
-import { HaltAsked, liftHalt, LiftAsked, startHalt } from "./players/halt";
-import { isHere, NOBODY } from "./players/player";
-import { takeTurn } from "./players/player-in-hand";
-import { TurnAsked } from "./players/players";
-import { addRecital, MoveAsked, moveRecital, NewRecital, PlayedAtAsked, playAt } from "./recitals";
-import { addFound, addTyped, FoundAsked, TypedAsked } from "./options/editions";
-import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "./pieces/entries";
-import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "./hands/instruments";
-import { keepMeasurement, MeasurementAsked } from "./hands/measuring";
-import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked } from "./options/options";
-import { giveUpOwn, OwnAsked, TakeUpAsked, takeUpOwn } from "./hands/own-figures";
-import { proposeOwn } from "./trials/own-proposal";
-import { addPassage, PassageAsked } from "./passages/passages";
-import { choosePart, PartAsked } from "./pieces/pieces";
-import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "./options/remedies";
-import { reworkOptions, ReworkAsked } from "./options/rework";
-import { surveyData, SurveyAsked } from "./pieces/survey";
-import { endRest, RestAsked, RestChange, startRest } from "./hands/rests";
+import { answering } from "../asking";
+import { GoneAsked, rename, RenameAsked, takeOrBring } from "../belongings/belongings";
+import { begin, BeginAsked } from "../players/begin";
+import { today } from "../players/day";
+import { HaltAsked, liftHalt, LiftAsked, startHalt } from "../players/halt";
+import { isHere, NOBODY } from "../players/player";
+import { takeTurn } from "../players/player-in-hand";
+import { TurnAsked } from "../players/players";
+import { addRecital, MoveAsked, moveRecital, NewRecital, PlayedAtAsked, playAt } from "../recitals";
+import { addFound, addTyped, FoundAsked, TypedAsked } from "../options/editions";
+import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "../pieces/entries";
+import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "../hands/instruments";
+import { keepMeasurement, MeasurementAsked } from "../hands/measuring";
+import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked } from "../options/options";
+import { giveUpOwn, OwnAsked, TakeUpAsked, takeUpOwn } from "../hands/own-figures";
+import { proposeOwn } from "../trials/own-proposal";
+import { addPassage, PassageAsked } from "../passages/passages";
+import { choosePart, PartAsked } from "../pieces/pieces";
+import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "../options/remedies";
+import { reworkOptions, ReworkAsked } from "../options/rework";
+import { surveyData, SurveyAsked } from "../pieces/survey";
+import { endRest, RestAsked, RestChange, startRest } from "../hands/rests";
 import type {
   Answer,
   HaltData,
@@ -49,8 +49,8 @@ import type {
   TakeData,
   VerdictData,
   WholeTake,
-} from "./types";
-import { markPlan, PlanMarksAsked } from "./passages/plan-marks";
+} from "../types";
+import { markPlan, PlanMarksAsked } from "../passages/plan-marks";
 import {
   chooseWishes,
   markShared,
@@ -60,15 +60,15 @@ import {
   TakenAsked,
   TempoAsked,
   WishesAsked,
-} from "./options/wishes";
-import { walkBack, WalkAsked } from "./options/walk";
-import { CleanRuleAsked, keepCleanRule } from "./trials/clean-rule";
-import { FeltAsked, keepFelt } from "./trials/felt";
-import { DayAsked, DayLimitAsked, dayPlayed, keepDayLimit } from "./trials/day-played";
-import { FilmMarksAsked, markFilm } from "./trials/films";
-import { PieceMapAsked, pieceMap } from "./trials/piece-map";
-import { addTake, TakeAsked, takesData, TakeWanted, wholeTake } from "./trials/takes";
-import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "./verdicts/verdicts";
+} from "../options/wishes";
+import { walkBack, WalkAsked } from "../options/walk";
+import { CleanRuleAsked, keepCleanRule } from "../trials/clean-rule";
+import { FeltAsked, keepFelt } from "../trials/felt";
+import { DayAsked, DayLimitAsked, dayPlayed, keepDayLimit } from "../trials/day-played";
+import { FilmMarksAsked, markFilm } from "../trials/films";
+import { PieceMapAsked, pieceMap } from "../trials/piece-map";
+import { addTake, TakeAsked, takesData, TakeWanted, wholeTake } from "../trials/takes";
+import { addVerdict, markPractice, PracticeAsked, VerdictAsked } from "../verdicts/verdicts";
 
 /** Thin doors for the pages: each checks what it is given and hands it on. */
 
