@@ -98,6 +98,8 @@ export const DAY_PLAN = {
   /** Blocks of a day at most, and minutes that a player can give it. */
   mostBlocks: 12,
   range: [10, 360],
+  /** Minutes of each weekday, Monday first, until the player has said theirs. */
+  week: [60, 60, 60, 60, 60, 60, 60],
   /** Passages that a day is chosen from: those that want it most. */
   mostPassages: 16,
   /** Worth of a second block of one passage, as a share of the first. */

@@ -3,6 +3,7 @@ import type { Judged } from "../fingering/study/study";
 import { DRILLS_OFFERED } from "../physics";
 import { DRILL_KINDS, drillsOf } from "./drills";
 import type { Drill } from "./drill";
+import { USUAL_SCHOOL, type School } from "./school";
 import type { Source } from "./source";
 
 /** A drill that is proposed, and why. */
@@ -16,16 +17,6 @@ export interface OnsetKnown {
   /** Faults a take; 0 where nothing was tried. */
   readonly faults: number;
 }
-
-/** How a player likes to practise; see the schools in docs/practice.md. */
-export interface School {
-  /** Daily exercises and scales, or only what is made out of the passage. */
-  readonly basis: "exercises" | "passage";
-  /** Slow first and raised slowly, or short snips at speed early. */
-  readonly movement: "slow" | "snips";
-}
-
-export const USUAL_SCHOOL: School = { basis: "passage", movement: "slow" };
 
 /** What a choice of drills goes by besides strain. */
 export interface ChoiceGiven {

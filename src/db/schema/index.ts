@@ -6,5 +6,6 @@ export * from "./passage";
 export * from "./passage-change";
 export * from "./pianist";
 export * from "./piece";
+export * from "./practice";
 export * from "./take";
 export * from "./verdict";

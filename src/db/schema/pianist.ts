@@ -16,7 +16,8 @@ import {
 import type { Finger } from "@/core/hand/finger";
 import type { HandMeasured } from "@/core/hand/measured";
 import type { OwnFigures } from "@/core/hand/own";
-import { CONTACT, DAY_LIMIT, HAND, KEYBOARD, OWN } from "@/core/physics";
+import { CONTACT, DAY_LIMIT, DAY_PLAN, DOSE, HAND, KEYBOARD, OWN } from "@/core/physics";
+import { USUAL_SCHOOL, type School } from "@/core/practice/school";
 import type { CleanRule } from "@/core/trials/clean";
 import { USUAL_ALLOWANCES, type Allowances } from "@/core/reach/allowances";
 import { goneAt } from "./gone";
@@ -38,9 +39,31 @@ export const pianist = pgTable(
     cleanRule: jsonb().$type<CleanRule>(),
     /** Minutes of takes that the player allows for a day; null for no limit. */
     dayLimit: smallint(),
+    /** Minutes of practice that the week allows, Monday first. */
+    weekMinutes: smallint()
+      .array()
+      .$type<number[]>()
+      .notNull()
+      .default([...DAY_PLAN.week]),
+    /** How the player likes to practise. */
+    school: jsonb().$type<School>().notNull().default(USUAL_SCHOOL),
+    /** mm beyond comfort times minutes that each hand may open wide in a day; null until the player has said theirs. */
+    doseLimit: doublePrecision(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [
+    check(
+      "pianist_week",
+      sql`cardinality(${t.weekMinutes}) = 7 and 0 <= all(${t.weekMinutes}) and ${sql.raw(String(DAY_PLAN.range[1]))} >= all(${t.weekMinutes})`,
+    ),
+    check(
+      "pianist_dose_limit",
+      sql`${t.doseLimit} between ${sql.raw(String(DOSE.range[0]))} and ${sql.raw(String(DOSE.range[1]))}`,
+    ),
+    check(
+      "pianist_school",
+      sql`${t.school}->>'basis' in ('exercises', 'passage') and ${t.school}->>'movement' in ('slow', 'snips')`,
+    ),
     check("pianist_name", sql`length(trim(${t.name})) > 0`),
     check(
       "pianist_day_limit",

@@ -1,12 +1,13 @@
-import type { School } from "../choice";
+import type { School } from "../school";
 import { DAY_PLAN } from "../../physics";
 import { chosenBlocks, warmFor, type Bounds } from "./choose";
 import { NO_DOSE, sumOfDoses, type Dose } from "./dose";
 import { inBestOrder } from "./order";
-import { wantedBlocks, type Aim, type PassageKnown, type PieceKnown, type Wanted } from "./wanted";
+import { AIMS, wantedBlocks, type PassageKnown, type PieceKnown, type Wanted } from "./wanted";
 
 /** What a stretch of a day is for. */
-export type Doing = "warm-up" | "check" | "rest" | Aim;
+export const DOINGS = ["warm-up", "check", "rest", ...AIMS] as const;
+export type Doing = (typeof DOINGS)[number];
 
 /** A stretch of a day. */
 export interface Stretch {

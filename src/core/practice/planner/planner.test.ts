@@ -2,7 +2,7 @@ import { seeded } from "../../../../tests/support/seeded";
 import { studyOfKeys, fingered } from "../../../../tests/support/studies";
 import { DAY_PLAN, RETURNING } from "../../physics";
 import type { Day } from "../../time/days";
-import { USUAL_SCHOOL } from "../choice";
+import { USUAL_SCHOOL } from "../school";
 import { chosenBlocks, minutesWith } from "./choose";
 import { planAhead, planDay, type DayAsked } from "./day";
 import { doseAMinute, doseOf, isWide, NO_DOSE, shareReturned, stepsToCome } from "./dose";

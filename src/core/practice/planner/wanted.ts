@@ -33,7 +33,9 @@ export interface PieceKnown {
   readonly dose: Dose;
 }
 
-export type Aim = "decide" | "review" | "learn" | "secure" | "keep" | "run";
+/** What a block is for: to decide on a fingering, to look at it again, and so on to a run through the piece. */
+export const AIMS = ["decide", "review", "learn", "secure", "keep", "run"] as const;
+export type Aim = (typeof AIMS)[number];
 
 /** A block that could be practised: one aim, and what it is worth. */
 export interface Wanted {
@@ -82,7 +84,7 @@ function blockOf(known: PassageKnown): Wanted {
     passageId: id,
     pieceId: null,
     title,
-    aim: known.isReviewDue ? "review" : AIMS[state],
+    aim: known.isReviewDue ? "review" : AIM_OF[state],
     why,
     minutes: DAY_PLAN.block,
     worth,
@@ -92,7 +94,7 @@ function blockOf(known: PassageKnown): Wanted {
   };
 }
 
-const AIMS: Readonly<Record<PassageState, Aim>> = {
+const AIM_OF: Readonly<Record<PassageState, Aim>> = {
   undecided: "decide",
   learning: "learn",
   securing: "secure",
