@@ -9,7 +9,7 @@ import type { Belonging } from "./belonging";
  */
 export function changing(
   table: PgTable & { readonly id: PgColumn; readonly goneAt: PgColumn },
-  titled: "title" | "name" = "title",
+  titled: "title" | "name" | "text" = "title",
 ): Pick<Belonging, "rename" | "setGone"> {
   const set = async (db: Db, id: string, values: Readonly<Record<string, unknown>>): Promise<boolean> => {
     const done = await db

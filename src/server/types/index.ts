@@ -18,6 +18,7 @@ import type { BelongingKind } from "../belongings/kinds";
 
 import type { HaltData } from "./trials";
 
+export type * from "./practice";
 export type * from "./trials";
 
 /** What pages are given: plain data, no rows and no connection. */

@@ -5,6 +5,7 @@ import type { Db } from "@/db/client";
 import { fingeringNames } from "@/db/queries/fingerings";
 import { standingsOf } from "@/db/queries/passages";
 import type { PieceListed } from "@/db/queries/pieces";
+import { grouped } from "../grouped";
 import { serverZone, today } from "../players/day";
 import type { DueData } from "../types";
 import { verdictData } from "./verdicts";
@@ -44,14 +45,4 @@ export async function dueIn(
       option: one.standing.state === "taken" ? (names.get(one.standing.fingeringId) ?? null) : null,
     }))
     .sort((a, b) => pressing(a) - pressing(b));
-}
-
-function grouped<T extends { readonly passageId: string }>(rows: readonly T[]): ReadonlyMap<string, readonly T[]> {
-  const groups = new Map<string, T[]>();
-  for (const row of rows) {
-    const known = groups.get(row.passageId);
-    if (known) known.push(row);
-    else groups.set(row.passageId, [row]);
-  }
-  return groups;
 }

@@ -61,11 +61,7 @@ export interface Wanted {
  * enough, and whose last run is long enough ago, a run through it. The passages that want it most, DAY_PLAN.mostPassages.
  */
 export function wantedBlocks(passages: readonly PassageKnown[], pieces: readonly PieceKnown[]): readonly Wanted[] {
-  const firsts = passages
-    .filter(({ hindered }) => hindered === null)
-    .map(blockOf)
-    .sort((a, b) => b.worth - a.worth)
-    .slice(0, DAY_PLAN.mostPassages);
+  const firsts = mostWanted(passages).map(blockOf);
   const seconds = firsts.map((first): Wanted => ({
     ...first,
     id: `${first.id} again`,
@@ -74,6 +70,16 @@ export function wantedBlocks(passages: readonly PassageKnown[], pieces: readonly
     after: first.id,
   }));
   return [...firsts, ...seconds, ...pieces.flatMap(runOf)];
+}
+
+/** The passages that want practice most, and can have it, what is wanted most first; what they cost a hand plays no part. */
+export function mostWanted(passages: readonly PassageKnown[]): readonly PassageKnown[] {
+  return passages
+    .filter(({ hindered }) => hindered === null)
+    .map((known) => ({ known, worth: worthOf(known).worth }))
+    .sort((a, b) => b.worth - a.worth)
+    .slice(0, DAY_PLAN.mostPassages)
+    .map(({ known }) => known);
 }
 
 function blockOf(known: PassageKnown): Wanted {

@@ -2,6 +2,7 @@ import type { Belonging } from "../belonging";
 import { ofFilms } from "./film";
 import { ofInstruments } from "./instrument";
 import { ofMeasurements } from "./measurement";
+import { ofNotes } from "./note";
 import { ofOptions } from "./option";
 import { ofPassages } from "./passage";
 import { ofPieces } from "./piece";
@@ -18,6 +19,7 @@ export const BELONGINGS = {
   instrument: ofInstruments,
   measurement: ofMeasurements,
   film: ofFilms,
+  note: ofNotes,
 } satisfies Record<string, Belonging>;
 
 export type BelongingKind = keyof typeof BELONGINGS;

@@ -1,0 +1,182 @@
+import { z } from "zod";
+import { NO_DOSE } from "@/core/practice/planner/dose";
+import { dayAfter, type Day } from "@/core/time/days";
+import { dayIn, type Zone } from "@/core/time/zone";
+import { isClean, USUAL_RULE, type CleanRule } from "@/core/trials/clean";
+import type { Db } from "@/db/client";
+import { fingeringNames } from "@/db/queries/fingerings";
+import { standingsOf } from "@/db/queries/passages";
+import { piecesWithPassages } from "@/db/queries/pieces";
+import { blocksOfDays, dosesOf, notesOf, settingsOf, takesOfDiary } from "@/db/queries/practice";
+import type { DiaryData, DiaryDay, DiaryNoteData, TakesOfDay } from "../types";
+import { blockData } from "./block-data";
+import { spentIn } from "./today";
+
+/** Days that the diary shows at a time. */
+const SHOWN = 14;
+/** The diary has no end but these. */
+const [FIRST, LAST] = ["0001-01-01", "9999-12-31"] as const;
+
+/** What of the diary is asked for, as it stands in an address. */
+export const DiaryAsked = z.object({
+  /** Of one passage alone, with every day there is. */
+  passage: z.uuid().nullable().catch(null),
+  /** Words that a day has to hold. */
+  words: z.string().trim().max(120).catch(""),
+  /** Days back from today before which the page begins. */
+  back: z.coerce.number().int().min(0).max(36_500).catch(0),
+});
+export type DiaryWanted = z.infer<typeof DiaryAsked>;
+
+type DiaryTake = Awaited<ReturnType<typeof takesOfDiary>>[number];
+
+/**
+ * The diary of a player, newest day first: a page of days; all days of one passage; or all days that hold some words. Its
+ * queries do not grow with the days.
+ */
+export async function diaryData(
+  db: Db,
+  playerId: string,
+  { passage, words, back }: DiaryWanted,
+  { day, zone }: { readonly day: Day; readonly zone: Zone },
+): Promise<DiaryData> {
+  const isAll = passage !== null || words !== "";
+  const to = isAll ? LAST : dayAfter(day, -back);
+  const from = isAll ? FIRST : dayAfter(day, 1 - back - SHOWN);
+  const times = {
+    from: momentOf(isAll ? "1970-01-01" : dayAfter(from as Day, -1)),
+    to: momentOf(isAll ? LAST : dayAfter(to as Day, 2)),
+  };
+  const [pieces, blocks, takes, notes, standings, doses, settings] = await Promise.all([
+    piecesWithPassages(db, playerId),
+    blocksOfDays(db, playerId, from, to),
+    takesOfDiary(db, playerId, { ...times, passageId: passage }),
+    notesOf(db, playerId, { from, to, passageId: passage }),
+    standingsOf(db, playerId),
+    dosesOf(db, playerId),
+    settingsOf(db, playerId),
+  ]);
+  const passages = pieces.flatMap(({ title: of, passages: own }) =>
+    own.map(({ id, title }) => ({ id, title, piece: of })),
+  );
+  const letters = await fingeringNames(
+    db,
+    standings.events.flatMap(({ fingeringId }) => fingeringId ?? []),
+  );
+  const isWanted = (id: string | null): boolean => passage === null || id === passage;
+  const days = new DiaryDays();
+  for (const kept of blocks) if (isWanted(kept.block.passageId)) days.of(kept.on).blocks.push(blockData(kept));
+  for (const event of standings.events) {
+    const on = dayIn(zone, event.at.getTime());
+    if (!isWanted(event.passageId) || on < from || on > to) continue;
+    const { passageId, kind, reason, author, fingeringId } = event;
+    days
+      .of(on)
+      .decided.push({ passageId, kind, reason, author, option: (fingeringId && letters.get(fingeringId)) ?? null });
+  }
+  for (const note of notes) days.of(note.on).notes.push(noteData(note));
+  for (const [on, own] of takesByDay(takes, settings?.rule ?? null, zone))
+    if (on >= from && on <= to) days.of(on).takes.push(...own);
+  const names = new Map(passages.map(({ id, title, piece }) => [id, `${title} ${piece}`]));
+  const all = days.newestFirst().filter((one) => words === "" || holds(one, words, names));
+  return {
+    playerId,
+    today: day,
+    days: all,
+    hasMore: !isAll && (doses[0]?.day ?? day) < from,
+    passages,
+    doses: doses.map(({ day: on, right, left, minutes }) => ({ day: on as Day, dose: { right, left }, minutes })),
+  };
+}
+
+function momentOf(day: string): Date {
+  return new Date(`${day}T00:00:00Z`);
+}
+
+/** Days as they are filled. */
+class DiaryDays {
+  private readonly all = new Map<string, Filling>();
+
+  of(on: string): Filling {
+    const known = this.all.get(on);
+    if (known) return known;
+    const made: Filling = { blocks: [], takes: [], decided: [], notes: [] };
+    this.all.set(on, made);
+    return made;
+  }
+
+  newestFirst(): DiaryDay[] {
+    return [...this.all]
+      .sort(([a], [b]) => (a < b ? 1 : -1))
+      .map(([on, filled]) => ({
+        day: on as Day,
+        ...filled,
+        dose: filled.blocks.length === 0 ? NO_DOSE : spentIn(filled.blocks),
+        minutes: filled.blocks.reduce((sum, { done }) => sum + (done?.minutes ?? 0), 0),
+      }));
+  }
+}
+
+type Filling = { -readonly [K in "blocks" | "takes" | "decided" | "notes"]: DiaryDay[K][number][] };
+
+/** Takes of each day, passage by passage, in the order of the day. */
+export function takesByDay(
+  takes: readonly DiaryTake[],
+  rule: CleanRule | null,
+  zone: Zone,
+): ReadonlyMap<Day, readonly TakesOfDay[]> {
+  const days = new Map<Day, Map<string, DiaryTake[]>>();
+  for (const take of takes) {
+    const on = dayIn(zone, take.at.getTime());
+    const day = days.get(on) ?? new Map<string, DiaryTake[]>();
+    days.set(on, day);
+    day.set(take.passageId, [...(day.get(take.passageId) ?? []), take]);
+  }
+  return new Map([...days].map(([on, day]) => [on, [...day].map(([id, own]) => together(id, own, rule))]));
+}
+
+function together(passageId: string, takes: readonly DiaryTake[], rule: CleanRule | null): TakesOfDay {
+  const clean = takes.filter(({ measures }) => isClean(measures, rule ?? USUAL_RULE));
+  const tensions = takes.flatMap(({ tension }) => tension ?? []);
+  return {
+    passageId,
+    takes: takes.length,
+    clean: clean.length,
+    cleanTempo: clean.length === 0 ? null : Math.max(...clean.map(({ tempo }) => tempo)),
+    tension: tensions.length === 0 ? null : Math.max(...tensions),
+    options: [...new Set(takes.map(({ option }) => option))].sort(),
+  };
+}
+
+export function noteData({
+  id,
+  passageId,
+  on,
+  text,
+  author,
+}: Awaited<ReturnType<typeof notesOf>>[number]): DiaryNoteData {
+  return { id, passageId, on: on as Day, text, author };
+}
+
+/** Whether a day holds all of some words, wherever they stand in it. */
+function holds(one: DiaryDay, words: string, names: ReadonlyMap<string, string>): boolean {
+  const nameOf = (id: string | null): string => (id === null ? "" : (names.get(id) ?? ""));
+  const text = [
+    ...one.notes.flatMap((note) => [note.text, note.author ?? "", nameOf(note.passageId)]),
+    ...one.blocks.flatMap(({ why, doing, done, passage, piece }) => [
+      why,
+      doing,
+      done?.note ?? "",
+      passage?.title ?? "",
+      piece?.title ?? "",
+    ]),
+    ...one.decided.flatMap(({ reason, author, kind, passageId }) => [reason, author, kind, nameOf(passageId)]),
+    ...one.takes.map(({ passageId }) => nameOf(passageId)),
+  ]
+    .join(" ")
+    .toLocaleLowerCase();
+  return words
+    .toLocaleLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}
