@@ -5,9 +5,12 @@ import { DueList } from "@/components/repertoire/due-list";
 import { ImportDrop } from "@/components/repertoire/import-drop";
 import { PiecesList } from "@/components/repertoire/pieces-list";
 import { Recitals } from "@/components/repertoire/recitals";
+import { Today } from "@/components/today/today";
 import { buttonLook } from "@/components/ui/button";
 import { database } from "@/server/connection";
 import { playerInHand } from "@/server/players/player-in-hand";
+import { today } from "@/server/players/day";
+import { todayData } from "@/server/practice/today";
 import { playersZone } from "@/server/players/players-zone";
 import { repertoireData } from "@/server/pieces/repertoire";
 
@@ -17,11 +20,16 @@ export const dynamic = "force-dynamic";
 /** Where is the trouble? The pieces, their dates, their passages. */
 export default async function Repertoire() {
   const who = await playerInHand();
-  const { player, recitals, due, pieces, gone } = await repertoireData(database(), who, await playersZone());
+  const zone = await playersZone();
+  const [{ player, recitals, due, pieces, gone }, day] = await Promise.all([
+    repertoireData(database(), who, zone),
+    todayData(database(), who.id, today(zone), zone),
+  ]);
   return (
     <div className="grid gap-10 lg:grid-cols-[1fr_20rem]">
       <div>
-        <h1 className="border-b border-hairline pb-2 font-serif text-3xl">{player.name}’s repertoire</h1>
+        {pieces.length > 0 && <Today data={day} />}
+        <Title isFirst={pieces.length === 0}>{player.name}’s repertoire</Title>
         <Recitals playerId={player.id} recitals={recitals} />
         <DueList due={due} />
         {pieces.length === 0 && (
@@ -53,4 +61,10 @@ export default async function Repertoire() {
       </div>
     </div>
   );
+}
+
+/** The page's own title where nothing stands over it. */
+function Title({ isFirst, children }: { readonly isFirst: boolean; readonly children: React.ReactNode }) {
+  const Heading = isFirst ? "h1" : "h2";
+  return <Heading className="mt-6 border-b border-hairline pb-2 font-serif text-3xl">{children}</Heading>;
 }

@@ -19,6 +19,7 @@ import {
 import { serverZone, today } from "./players/day";
 import { passageGiven } from "./passages/passage-given";
 import { addPassage } from "./passages/passages";
+import { keepPractised } from "./practice/demo-practice";
 import { importPiece } from "./pieces/pieces";
 import { inThread } from "./threads/pool";
 import { tryOut } from "./trials/demo-takes";
@@ -37,6 +38,7 @@ export async function loadDemo(db: Db): Promise<boolean> {
   }
   const open = await unfinished(db);
   await Promise.all(open.map((passage) => workOut(db, passage)));
+  if (open.length > 0) await keepWeeks(db);
   return open.length > 0;
 }
 
@@ -76,6 +78,14 @@ async function unfinished(db: Db): Promise<readonly Unfinished[]> {
   });
   const options = await Promise.all(own.map(({ passageId }) => fingeringsOf(db, passageId)));
   return own.filter((_, i) => options[i]!.length === 0);
+}
+
+/** The weeks of practice before the demo begins. */
+async function keepWeeks(db: Db): Promise<void> {
+  const player = (await demoPianist(db))!;
+  const there = await piecesWithPassages(db, player.id);
+  const ids = new Map(there.flatMap(({ passages }) => passages.map(({ id, title }) => [title, id])));
+  await keepPractised(db, player.id, ids, today(serverZone()));
 }
 
 interface Unfinished {

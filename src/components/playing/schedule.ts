@@ -23,7 +23,13 @@ export interface Beat {
 
 type Heard =
   | { readonly kind: "key"; readonly at: number; readonly key: Pitch; readonly length: number; readonly load: number }
-  | { readonly kind: "click"; readonly at: number; readonly strong: boolean };
+  | {
+      readonly kind: "click";
+      readonly at: number;
+      readonly strong: boolean;
+      /** Whether it is one of the softer ones between the beats. */
+      readonly soft?: boolean;
+    };
 
 /** When everything sounds, in quarter notes from the start of playing. */
 export interface Schedule {

@@ -54,7 +54,8 @@ export async function startPlaying(
   }).toDestination();
   for (const event of schedule.events) {
     transport.schedule((time) => {
-      if (event.kind === "click") clicker.triggerAttackRelease(event.strong ? 1568 : 1047, 0.03, time);
+      if (event.kind === "click")
+        clicker.triggerAttackRelease(event.strong ? 1568 : 1047, 0.03, time, event.soft ? 0.35 : 1);
       else {
         const seconds = Math.max(0.05, (event.length * 60) / transport.bpm.value);
         const loudness = SOFTEST + (1 - SOFTEST) * event.load;

@@ -1,36 +1,26 @@
 "use client";
 
 import { useState } from "react";
-import { useHotkeys } from "react-hotkeys-hook";
-import { COUNT_BEFORE } from "@/core/physics";
-import { counted, countForecast, sayForecast } from "@/core/practice/count";
-import type { TakeData } from "@/server/types";
+import { sayForecast } from "@/core/practice/count";
 import { Button } from "../ui/button";
 import { NumberField } from "../ui/number-field";
+import type { CountInHand } from "./use-count";
 
 interface Props {
+  readonly count: CountInHand;
   /** s that one play takes. */
   readonly seconds: number;
-  /** Takes that the player's own rate is read from. */
-  readonly takes: readonly TakeData[];
 }
 
 const MOST = 30;
 
-/** The count with honesty: each bad play gives one back. Space counts a good one, Backspace a bad one; a foot switch types either. */
-export function CountPanel({ seconds, takes }: Props) {
-  const [wanted, setWanted] = useState("5");
-  const [plays, setPlays] = useState<readonly boolean[]>([]);
-  const count = plays.reduce(counted, 0);
-  const goal = Number(wanted);
+/** The count with honesty: each bad play gives one back. */
+export function CountPanel({ count: held, seconds }: Props) {
+  const { wanted, plays, count, isDone } = held;
+  const [typed, type] = useState<string | null>(null);
+  const given = typed ?? String(wanted);
+  const goal = Number(given);
   const isWrong = !(Number.isInteger(goal) && goal >= 1 && goal <= MOST);
-  const good = COUNT_BEFORE.good + plays.filter(Boolean).length + takes.filter(({ clean }) => clean).length;
-  const rate = good / (COUNT_BEFORE.all + plays.length + takes.length);
-  const play = (isGood: boolean): void => {
-    if (count < goal) setPlays([...plays, isGood]);
-  };
-  useHotkeys("space", () => play(true), { preventDefault: true });
-  useHotkeys("backspace", () => play(false), { preventDefault: true });
   return (
     <section aria-label="Count">
       <h2 className="font-serif text-lg">Count</h2>
@@ -41,18 +31,18 @@ export function CountPanel({ seconds, takes }: Props) {
         </span>
       </p>
       <div className="mt-1 flex flex-wrap items-end gap-1">
-        <Button disabled={count >= goal} onClick={() => play(true)}>
+        <Button disabled={isDone} onClick={() => held.play(true)}>
           Good
         </Button>
-        <Button disabled={count >= goal} onClick={() => play(false)}>
+        <Button disabled={isDone} onClick={() => held.play(false)}>
           Not good
         </Button>
         {plays.length > 0 && (
           <>
-            <Button look="quiet" onClick={() => setPlays(plays.slice(0, -1))}>
+            <Button look="quiet" onClick={held.undo}>
               Undo
             </Button>
-            <Button look="quiet" onClick={() => setPlays([])}>
+            <Button look="quiet" onClick={held.anew}>
               Anew
             </Button>
           </>
@@ -64,15 +54,17 @@ export function CountPanel({ seconds, takes }: Props) {
             label="Good plays wanted"
             className="w-20"
             error={isWrong ? `A whole number from 1 to ${MOST}, please.` : undefined}
-            value={wanted}
-            onChange={({ target }) => setWanted(target.value)}
+            value={given}
+            onChange={({ target }) => {
+              type(target.value);
+              const next = Number(target.value);
+              if (Number.isInteger(next) && next >= 1 && next <= MOST) held.want(next);
+            }}
           />
-          {!isWrong && <p className="mt-1 text-soft">{sayForecast(countForecast(goal, rate), goal, seconds)}</p>}
+          {!isWrong && <p className="mt-1 text-soft">{sayForecast(held.forecastOf(goal), goal, seconds)}</p>}
         </>
       ) : (
-        <p className="mt-1 text-soft">
-          {count >= goal ? "That is it." : "A play that is not good gives one back. Space: good; Backspace: not."}
-        </p>
+        <p className="mt-1 text-soft">{isDone ? "That is it." : "A play that is not good gives one back."}</p>
       )}
     </section>
   );

@@ -1,60 +1,41 @@
 "use client";
 
 import { Play, Square } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
+import { useState } from "react";
 import type { Pitch } from "@/core/keyboard/pitch";
-import type { NoteId } from "@/core/passage/note";
 import { toNumber } from "@/core/time/beats";
 import type { Drill } from "@/core/practice/drill";
-import { written } from "@/core/practice/music";
 import type { KeyStruck } from "@/core/trials/take";
-import { engraver } from "@/worker/clients";
-import type { DrillScore } from "@/worker/engraver";
 import { saveFile } from "../keeping/save-file";
 import type { Schedule } from "../playing/schedule";
 import { useSounding } from "../playing/use-sounding";
-import { Score } from "../score/score";
 import { saveMidi } from "../trials/save-midi";
 import { Button } from "../ui/button";
+import { DrillScore } from "./drill-score";
 
 interface Props {
   readonly drill: Drill;
   /** Key signature it is written in. */
   readonly fifths: number;
+  /** Whether it has done its work, in the player's own word. */
+  readonly isWorked: boolean;
+  readonly onWorked: (isWorked: boolean) => void;
 }
 
 /** How loud a drill sounds, and how hard its keys are in a file. */
 const LOUD = 0.5;
 const VELOCITY = 64;
-const NO_LANES: readonly never[] = [];
 
 /** A drill large on the desk: its music with digits, what it is for, when it is done, and how it leaves the tool. */
-export function DrillOnDesk({ drill, fifths }: Props) {
+export function DrillOnDesk({ drill, fifths, isWorked, onWorked }: Props) {
   const { sound, stop, isSounding } = useSounding();
-  const drillWritten = useMemo(() => written(drill.music, drill.name, fifths), [drill, fifths]);
-  const score = useDrillScore(drillWritten);
-  const layers = useMemo(
-    () => [{ name: "drill", fingering: drillWritten.digits, pins: {}, marked: new Set<NoteId>() }],
-    [drillWritten],
-  );
+  const [file, setFile] = useState<string | null>(null);
   const name = drill.id.replaceAll(" ", "-");
   return (
     <section aria-label={drill.name}>
       <h2 className="mt-2 font-serif text-2xl">{drill.name}</h2>
       <p>Against {drill.attacks}.</p>
-      {score && (
-        <Score
-          music={score.music}
-          zoom={1.2}
-          notes={score.notes}
-          steps={NO_LANES}
-          layers={layers}
-          lanes={NO_LANES}
-          sideOf={(note) => (note.includes("-s1-") ? "right" : "left")}
-          selected={null}
-          onSelect={() => undefined}
-        />
-      )}
+      <DrillScore drill={drill} fifths={fifths} zoom={1.2} onWritten={setFile} />
       <dl className="grid grid-cols-[4rem_1fr] gap-x-3 text-sm">
         <dt className="text-soft">Done</dt>
         <dd>{drill.done}</dd>
@@ -67,8 +48,8 @@ export function DrillOnDesk({ drill, fifths }: Props) {
           {isSounding ? "Stop" : "Hear it"}
         </Button>
         <Button
-          disabled={!score}
-          onClick={() => score && saveFile(new Blob([score.file], { type: "application/xml" }), `${name}.musicxml`)}
+          disabled={file === null}
+          onClick={() => file !== null && saveFile(new Blob([file], { type: "application/xml" }), `${name}.musicxml`)}
         >
           As MusicXML
         </Button>
@@ -76,23 +57,12 @@ export function DrillOnDesk({ drill, fifths }: Props) {
         <Button look="quiet" onClick={() => window.print()}>
           Print
         </Button>
+        <Button look="quiet" aria-pressed={isWorked} onClick={() => onWorked(!isWorked)}>
+          {isWorked ? "It wants work again" : "It has done its work"}
+        </Button>
       </div>
     </section>
   );
-}
-
-function useDrillScore(drill: ReturnType<typeof written>): DrillScore | null {
-  const [found, setFound] = useState<{ readonly of: unknown; readonly score: DrillScore } | null>(null);
-  useEffect(() => {
-    let isWanted = true;
-    void engraver()
-      .drillScore(drill)
-      .then((score) => isWanted && setFound({ of: drill, score }));
-    return () => {
-      isWanted = false;
-    };
-  }, [drill]);
-  return found?.of === drill ? found.score : null;
 }
 
 /** When each key of a drill goes down, in quarter notes. */

@@ -12,6 +12,7 @@ import { THEME_KEY } from "./theme";
 const PLACES = [
   { href: "/", label: "Repertoire" },
   { href: "/hands", label: "Hands" },
+  { href: "/diary", label: "Diary" },
 ] as const;
 
 /** ms after which the Bench is fetched ahead, when the page at hand has long been there. */

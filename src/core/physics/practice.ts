@@ -21,6 +21,10 @@ export const LADDER = {
   quartersToAClick: [1, 0.5, 2, 0.25, 4],
   /** Share of the breaking tempo up to which a day is sensible. */
   sensible: 0.98,
+  /** Share of the target at which a ladder begins where nothing was clean and easy yet. */
+  begins: 0.5,
+  /** Share of the target gained a practice day, until the player's own gain is known. A starting value. */
+  usualGain: 0.01,
 } as const;
 
 /** The count: plays after which it is given up to say how many it will take, and what is called probable. Choices. */

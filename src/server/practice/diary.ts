@@ -40,18 +40,12 @@ export async function diaryData(
   { passage, words, back }: DiaryWanted,
   { day, zone }: { readonly day: Day; readonly zone: Zone },
 ): Promise<DiaryData> {
-  const isAll = passage !== null || words !== "";
-  const to = isAll ? LAST : dayAfter(day, -back);
-  const from = isAll ? FIRST : dayAfter(day, 1 - back - SHOWN);
-  const times = {
-    from: momentOf(isAll ? "1970-01-01" : dayAfter(from as Day, -1)),
-    to: momentOf(isAll ? LAST : dayAfter(to as Day, 2)),
-  };
+  const window = windowOf({ passage, words, back }, day);
   const [pieces, blocks, takes, notes, standings, doses, settings] = await Promise.all([
     piecesWithPassages(db, playerId),
-    blocksOfDays(db, playerId, from, to),
-    takesOfDiary(db, playerId, { ...times, passageId: passage }),
-    notesOf(db, playerId, { from, to, passageId: passage }),
+    blocksOfDays(db, playerId, window.from, window.to),
+    takesOfDiary(db, playerId, { ...window.moments, passageId: passage }),
+    notesOf(db, playerId, { ...window, passageId: passage }),
     standingsOf(db, playerId),
     dosesOf(db, playerId),
     settingsOf(db, playerId),
@@ -63,30 +57,46 @@ export async function diaryData(
     db,
     standings.events.flatMap(({ fingeringId }) => fingeringId ?? []),
   );
+  const days = new DiaryDays(window);
   const isWanted = (id: string | null): boolean => passage === null || id === passage;
-  const days = new DiaryDays();
-  for (const kept of blocks) if (isWanted(kept.block.passageId)) days.of(kept.on).blocks.push(blockData(kept));
-  for (const event of standings.events) {
-    const on = dayIn(zone, event.at.getTime());
-    if (!isWanted(event.passageId) || on < from || on > to) continue;
-    const { passageId, kind, reason, author, fingeringId } = event;
-    days
-      .of(on)
-      .decided.push({ passageId, kind, reason, author, option: (fingeringId && letters.get(fingeringId)) ?? null });
-  }
-  for (const note of notes) days.of(note.on).notes.push(noteData(note));
-  for (const [on, own] of takesByDay(takes, settings?.rule ?? null, zone))
-    if (on >= from && on <= to) days.of(on).takes.push(...own);
+  for (const kept of blocks.filter(({ block }) => isWanted(block.passageId)))
+    days.of(kept.on)?.blocks.push(blockData(kept));
+  for (const event of standings.events.filter(({ passageId }) => isWanted(passageId)))
+    days.of(dayIn(zone, event.at.getTime()))?.decided.push(decidedData(event, letters));
+  for (const note of notes) days.of(note.on)?.notes.push(noteData(note));
+  for (const [on, own] of takesByDay(takes, settings?.rule ?? null, zone)) days.of(on)?.takes.push(...own);
   const names = new Map(passages.map(({ id, title, piece }) => [id, `${title} ${piece}`]));
-  const all = days.newestFirst().filter((one) => words === "" || holds(one, words, names));
   return {
     playerId,
     today: day,
-    days: all,
-    hasMore: !isAll && (doses[0]?.day ?? day) < from,
+    days: days.newestFirst().filter((one) => words === "" || holds(one, words, names)),
+    hasMore: !window.isAll && (doses[0]?.day ?? day) < window.from,
     passages,
     doses: doses.map(({ day: on, right, left, minutes }) => ({ day: on as Day, dose: { right, left }, minutes })),
   };
+}
+
+/** The days of the diary that are wanted, both ends included. */
+interface Window {
+  readonly from: string;
+  readonly to: string;
+  /** Moments within which everything of those days lies, wherever the player is. */
+  readonly moments: { readonly from: Date; readonly to: Date };
+  readonly isAll: boolean;
+}
+
+function windowOf({ passage, words, back }: DiaryWanted, day: Day): Window {
+  if (passage !== null || words !== "")
+    return { from: FIRST, to: LAST, moments: { from: new Date(0), to: momentOf(LAST) }, isAll: true };
+  const [from, to] = [dayAfter(day, 1 - back - SHOWN), dayAfter(day, -back)];
+  return { from, to, moments: { from: momentOf(dayAfter(from, -1)), to: momentOf(dayAfter(to, 2)) }, isAll: false };
+}
+
+function decidedData(
+  { passageId, kind, reason, author, fingeringId }: Awaited<ReturnType<typeof standingsOf>>["events"][number],
+  letters: ReadonlyMap<string, string>,
+): DiaryDay["decided"][number] {
+  return { passageId, kind, reason, author, option: (fingeringId && letters.get(fingeringId)) || null };
 }
 
 function momentOf(day: string): Date {
@@ -97,7 +107,11 @@ function momentOf(day: string): Date {
 class DiaryDays {
   private readonly all = new Map<string, Filling>();
 
-  of(on: string): Filling {
+  constructor(private readonly window: Pick<Window, "from" | "to">) {}
+
+  /** A day of the window; undefined for any other. */
+  of(on: string): Filling | undefined {
+    if (on < this.window.from || on > this.window.to) return undefined;
     const known = this.all.get(on);
     if (known) return known;
     const made: Filling = { blocks: [], takes: [], decided: [], notes: [] };

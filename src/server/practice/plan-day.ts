@@ -2,6 +2,7 @@ import { and, eq, ne } from "drizzle-orm";
 import { z } from "zod";
 import { DAY_PLAN, DOSE } from "@/core/physics";
 import { planAhead, planDay, type DayAsked, type DayPlan } from "@/core/practice/planner/day";
+import { weekdayOf } from "@/core/practice/way-to-date";
 import { dayAfter, daysBetween, type Day } from "@/core/time/days";
 import { dayIn, type Zone } from "@/core/time/zone";
 import type { Db } from "@/db/client";
@@ -98,6 +99,7 @@ async function askedFor(
     ...known,
     school: settings.school,
     isCold,
+    isWarm: done.some(({ doing }) => doing === "warm-up"),
     minutes: minutes - done.reduce((sum, one) => sum + (one.done?.minutes ?? 0), 0),
     left: { right: Math.max(0, limit - spent.right), left: Math.max(0, limit - spent.left) },
   };
@@ -119,7 +121,7 @@ export async function daysAhead(
   const asked = settings && (await askedFor(db, { playerId, minutes: 0, isCold: false, day, zone }));
   if (!settings || !asked) return NOBODY;
   const days = Array.from({ length: AHEAD }, (_, i) => i + 1).flatMap((inDays) => {
-    const minutes = settings.week[weekday(dayAfter(day, inDays))] ?? 0;
+    const minutes = settings.week[weekdayOf(dayAfter(day, inDays))] ?? 0;
     return minutes < DAY_PLAN.range[0] ? [] : [{ inDays, minutes }];
   });
   const own = settings.doseLimit ?? DOSE.starting;
@@ -133,9 +135,4 @@ export async function daysAhead(
         .map(({ doing, title, why }) => ({ doing, title, why })),
     })),
   };
-}
-
-/** Monday 0 to Sunday 6. */
-export function weekday(day: Day): number {
-  return (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
 }

@@ -52,6 +52,7 @@ export async function practiceStandData(db: Db, passageId: string, day: Day): Pr
       count: kept?.count ?? null,
       worked: kept?.worked ?? {},
       school: settings?.school ?? USUAL_SCHOOL,
+      week: settings?.week ?? [],
       block: next ?? null,
     },
   };

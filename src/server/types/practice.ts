@@ -82,6 +82,8 @@ export interface PracticeStand {
   /** The day on which each drill, by hand and id, had done its work. */
   readonly worked: Readonly<Record<string, string>>;
   readonly school: School;
+  /** Minutes of practice by weekday, Monday first. */
+  readonly week: readonly number[];
   /** The block of today's plan that is for this passage and not done; null where there is none. */
   readonly block: BlockData | null;
 }

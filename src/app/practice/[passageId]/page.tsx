@@ -1,6 +1,8 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { PracticeDesk } from "@/components/practice/practice-desk";
+import { database } from "@/server/connection";
+import { practiceStandData } from "@/server/practice/stand";
 import { passageAsked } from "@/server/passages/passage-asked";
 
 export const dynamic = "force-dynamic";
@@ -16,5 +18,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function PracticePage({ params }: Props) {
   const data = await passageAsked((await params).passageId);
   if (!data) notFound();
-  return <PracticeDesk data={data} />;
+  const stand = await practiceStandData(database(), data.id, data.today);
+  if (!stand.ok) notFound();
+  return <PracticeDesk data={data} stand={stand.value} />;
 }

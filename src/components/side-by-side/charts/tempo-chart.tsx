@@ -2,7 +2,8 @@
 
 import { Label, ReferenceLine } from "recharts";
 import type { Flip, Sweep } from "@/core/fingering/explain/sweep";
-import { TempoLines, TICK } from "./tempo-lines";
+import { TICK } from "../../ui/chart-tick";
+import { TempoLines } from "./tempo-lines";
 
 interface Props {
   readonly names: readonly string[];

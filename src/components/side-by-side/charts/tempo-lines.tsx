@@ -2,13 +2,12 @@
 
 import type { ReactNode } from "react";
 import { CartesianGrid, Label, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import { TICK } from "../../ui/chart-tick";
 import { Letter } from "../../ui/letter";
 import { STROKES } from "./strokes";
 
 /** px; the chart keeps its height while it is worked out. */
 export const CHART_HEIGHT = 230;
-
-export const TICK = { fontSize: 12, fill: "var(--ink)", fontFamily: "var(--font-sans)" } as const;
 
 /** Share of the line's length between the letters of one line and the next, so that they never meet. */
 const LABEL_STEP = 0.08;

@@ -8,19 +8,25 @@ export interface Bounds {
   /** Minutes of the day, all in. */
   readonly minutes: number;
   readonly isCold: boolean;
+  /** Whether the hands are warm already: a day that is planned anew after its warm-up has no other. */
+  readonly isWarm: boolean;
   /** mm times minutes that each hand has left. */
   readonly left: Dose;
 }
 
+/** How the hands come to the day. */
+export type Warmth = Pick<Bounds, "isCold" | "isWarm">;
+
 /** Minutes of a day with some blocks: the warm-up, a check before and after each block, and a rest after every few. */
-export function minutesWith(blocks: readonly Pick<Wanted, "minutes" | "isWide">[], isCold: boolean): number {
+export function minutesWith(blocks: readonly Pick<Wanted, "minutes" | "isWide">[], warmth: Warmth): number {
   const own = blocks.reduce((sum, { minutes }) => sum + minutes, 0);
   const rests = Math.max(0, Math.ceil(blocks.length / DAY_PLAN.restAfter) - 1);
-  return warmFor(blocks, isCold) + DAY_PLAN.check * (blocks.length + 1) + own + DAY_PLAN.rest * rests;
+  return warmFor(blocks, warmth) + DAY_PLAN.check * (blocks.length + 1) + own + DAY_PLAN.rest * rests;
 }
 
 /** Minutes to warm up: longer where every block is wide, for then a wide one is the first. */
-export function warmFor(blocks: readonly Pick<Wanted, "isWide">[], isCold: boolean): number {
+export function warmFor(blocks: readonly Pick<Wanted, "isWide">[], { isCold, isWarm }: Warmth): number {
+  if (isWarm) return 0;
   const isAllWide = blocks.length > 0 && blocks.every((one) => one.isWide);
   if (isAllWide) return isCold ? DAY_PLAN.beforeWideCold : DAY_PLAN.beforeWide;
   return isCold ? DAY_PLAN.warmCold : DAY_PLAN.warm;
@@ -33,14 +39,14 @@ export function warmFor(blocks: readonly Pick<Wanted, "isWide">[], isCold: boole
  * what would still be worth most if blocks could be cut (Dantzig, Operations Research 5(2), 1957). A block more never makes a
  * day shorter, so what does not fit is not added to. Where two choices are worth the same, the one found first.
  */
-export function chosenBlocks(wanted: readonly Wanted[], { minutes, isCold, left }: Bounds): readonly Wanted[] {
+export function chosenBlocks(wanted: readonly Wanted[], { minutes, left, ...warmth }: Bounds): readonly Wanted[] {
   const rate = ({ worth, minutes: own }: Wanted): number => worth / (own + DAY_PLAN.check);
   const inOrder = [...wanted].sort((a, b) => rate(b) - rate(a) || a.id.localeCompare(b.id));
   let best: { readonly worth: number; readonly blocks: readonly Wanted[] } = { worth: 0, blocks: [] };
   const taken: Wanted[] = [];
 
   const fits = (): boolean =>
-    minutesWith(taken, isCold) <= minutes &&
+    minutesWith(taken, warmth) <= minutes &&
     SIDES.every((side) => taken.reduce((sum, { dose }) => sum + dose[side], 0) <= left[side] + NEAR);
   const bound = (from: number, room: number, count: number): number => {
     let [sum, free, more] = [0, room, count];
@@ -56,7 +62,7 @@ export function chosenBlocks(wanted: readonly Wanted[], { minutes, isCold, left 
     if (worth > best.worth + NEAR) best = { worth, blocks: [...taken] };
     if (i >= inOrder.length || taken.length >= DAY_PLAN.mostBlocks) return;
     // A block that is not wide may still shorten the warm-up.
-    const room = minutes - minutesWith(taken, isCold) + warmFor(taken, isCold) - warmFor([], isCold);
+    const room = minutes - minutesWith(taken, warmth) + warmFor(taken, warmth) - warmFor([], warmth);
     if (worth + bound(i, room, DAY_PLAN.mostBlocks - taken.length) <= best.worth + NEAR) return;
     const one = inOrder[i]!;
     if (one.after === null || taken.some(({ id }) => id === one.after)) {

@@ -42,12 +42,12 @@ export interface DayAsked extends Bounds {
  * block, has no stretches.
  */
 export function planDay(asked: DayAsked): DayPlan {
-  const { passages, pieces, isCold } = asked;
+  const { passages, pieces, isWarm } = asked;
   const chosen = chosenBlocks(wantedBlocks(passages, pieces), asked);
-  const blocks = inBestOrder(chosen, isCold);
+  const blocks = inBestOrder(chosen, asked);
   const hindered = passages.flatMap(({ title, hindered: why }) => (why === null ? [] : [{ title, why }]));
   if (blocks.length === 0) return { stretches: [], minutes: 0, dose: NO_DOSE, hindered };
-  const stretches = [warmUp(asked, blocks), CHECK_FIRST];
+  const stretches = [...(isWarm ? [] : [warmUp(asked, blocks)]), CHECK_FIRST];
   blocks.forEach((block, i) => {
     stretches.push(stretchOf(block));
     const isLast = i === blocks.length - 1;
@@ -78,12 +78,13 @@ function stretchOf({ aim, passageId, pieceId, title, why, minutes, dose }: Wante
 }
 
 /** The warm-up: the passage of the day that opens least, slowly, or five fingers in its key. */
-function warmUp({ school, isCold }: DayAsked, blocks: readonly Wanted[]): Stretch {
+function warmUp(asked: DayAsked, blocks: readonly Wanted[]): Stretch {
   const openness = ({ dose, minutes }: Wanted): number => Math.max(dose.right, dose.left) / minutes;
   const easiest = [...blocks]
     .filter(({ passageId }) => passageId !== null)
     .sort((a, b) => openness(a) - openness(b))[0];
-  const minutes = warmFor(blocks, isCold);
+  const { school, isCold } = asked;
+  const minutes = warmFor(blocks, asked);
   const longer = isCold ? "longer, since it is cold; " : "";
   const opening = minutes >= DAY_PLAN.beforeWide && !isCold ? "longer, since everything today opens wide; " : "";
   const what = school.basis === "exercises" ? "five fingers and scales" : "its easiest position";
@@ -115,7 +116,14 @@ export function planAhead(asked: DayAsked, days: readonly DayToCome[], dayLimit:
     const by = i === 0 ? inDays : inDays - days[i - 1]!.inDays;
     passages = passages.map((one) => later(one, by));
     pieces = pieces.flatMap((one) => pieceLater(one, by));
-    const plan = planDay({ ...asked, passages, pieces, minutes, left: inDays === 0 ? asked.left : dayLimit });
+    const plan = planDay({
+      ...asked,
+      passages,
+      pieces,
+      minutes,
+      isWarm: false,
+      left: inDays === 0 ? asked.left : dayLimit,
+    });
     const done = new Set(
       plan.stretches.flatMap(({ doing, passageId }) => (doing === "warm-up" ? [] : (passageId ?? []))),
     );

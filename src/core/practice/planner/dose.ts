@@ -51,6 +51,13 @@ export function doseOf(aMinute: Dose, minutes: number): Dose {
   return { right: aMinute.right * share, left: aMinute.left * share };
 }
 
+/** What a minute of playing costs, from what so many minutes of practice do: the other way round. @param minutes more than 0 */
+export function playedAMinute(dose: Dose, minutes: number): Dose {
+  const share = minutes * DOSE.playing;
+  return { right: dose.right / share, left: dose.left / share };
+}
+
+/** Some doses together, each hand apart; nothing for none. */
 export function sumOfDoses(doses: readonly Dose[]): Dose {
   return doses.reduce((all, one) => ({ right: all.right + one.right, left: all.left + one.left }), NO_DOSE);
 }

@@ -1,5 +1,5 @@
 import { DAY_PLAN } from "../../physics";
-import { warmFor } from "./choose";
+import { warmFor, type Warmth } from "./choose";
 import type { Wanted } from "./wanted";
 
 /**
@@ -10,7 +10,7 @@ import type { Wanted } from "./wanted";
  * for n blocks, no more than DAY_PLAN.mostBlocks.
  * @throws RangeError where there are more blocks than that
  */
-export function inBestOrder(blocks: readonly Wanted[], isCold: boolean): readonly Wanted[] {
+export function inBestOrder(blocks: readonly Wanted[], warmth: Warmth): readonly Wanted[] {
   const n = blocks.length;
   if (n > DAY_PLAN.mostBlocks) throw new RangeError(`A day has no more than ${DAY_PLAN.mostBlocks} blocks, not ${n}.`);
   if (n === 0) return [];
@@ -18,7 +18,7 @@ export function inBestOrder(blocks: readonly Wanted[], isCold: boolean): readonl
   const best = new Float64Array(sets * n).fill(-Infinity);
   const before = new Int8Array(sets * n).fill(-1);
   blocks.forEach((one, i) => {
-    if (mayBegin(one, blocks, isCold)) best[(1 << i) * n + i] = one.worth;
+    if (mayBegin(one, blocks, warmth)) best[(1 << i) * n + i] = one.worth;
   });
   for (let set = 1; set < sets; set++) {
     const place = count(set);
@@ -39,15 +39,16 @@ export function inBestOrder(blocks: readonly Wanted[], isCold: boolean): readonl
 }
 
 /** What an order is worth; see inBestOrder. -Infinity where it breaks what is never broken. */
-export function worthOfOrder(blocks: readonly Wanted[], isCold: boolean): number {
+export function worthOfOrder(blocks: readonly Wanted[], warmth: Warmth): number {
   const [first] = blocks;
-  if (first && !mayBegin(first, blocks, isCold)) return -Infinity;
+  if (first && !mayBegin(first, blocks, warmth)) return -Infinity;
   return blocks.reduce((sum, one, i) => sum + worthAt(one, i) - (i > 0 ? between(blocks[i - 1]!, one) : 0), 0);
 }
 
 /** Whether the hand is warm enough for a block at the day's beginning. */
-function mayBegin(one: Wanted, all: readonly Wanted[], isCold: boolean): boolean {
-  return !one.isWide || warmFor(all, isCold) >= (isCold ? DAY_PLAN.beforeWideCold : DAY_PLAN.beforeWide);
+function mayBegin(one: Wanted, all: readonly Wanted[], warmth: Warmth): boolean {
+  const before = warmth.isCold ? DAY_PLAN.beforeWideCold : DAY_PLAN.beforeWide;
+  return !one.isWide || warmth.isWarm || warmFor(all, warmth) >= before;
 }
 
 function worthAt({ worth }: Wanted, place: number): number {

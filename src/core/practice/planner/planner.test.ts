@@ -31,6 +31,7 @@ const asked = (passages: readonly PassageKnown[], own: Partial<DayAsked> = {}): 
   school: USUAL_SCHOOL,
   minutes: 60,
   isCold: false,
+  isWarm: false,
   left: { right: 1000, left: 1000 },
   ...own,
 });
@@ -127,13 +128,14 @@ describe("the choice of blocks", () => {
       const bounds = {
         minutes: random.whole(10, 90),
         isCold: random.chance(0.3),
+        isWarm: random.chance(0.2),
         left: { right: random.whole(0, 60), left: random.whole(0, 60) },
       };
       let best = 0;
       for (let set = 0; set < 1 << wanted.length; set++) {
         const blocks = wanted.filter((_, i) => set & (1 << i));
         const isAllowed =
-          (blocks.length === 0 || minutesWith(blocks, bounds.isCold) <= bounds.minutes) &&
+          (blocks.length === 0 || minutesWith(blocks, bounds) <= bounds.minutes) &&
           blocks.every(({ after }) => after === null || blocks.some(({ id }) => id === after)) &&
           (["right", "left"] as const).every(
             (side) => blocks.reduce((sum, { dose }) => sum + dose[side], 0) <= bounds.left[side],
@@ -151,7 +153,12 @@ describe("the choice of blocks", () => {
 
   it("is as good however many there are to choose from, and in no more time than a day's plan may take", () => {
     const wanted = someBlocks(5, 40);
-    const chosen = chosenBlocks(wanted, { minutes: 240, isCold: false, left: { right: 200, left: 200 } });
+    const chosen = chosenBlocks(wanted, {
+      minutes: 240,
+      isCold: false,
+      isWarm: false,
+      left: { right: 200, left: 200 },
+    });
     expect(chosen.length).toBeLessThanOrEqual(DAY_PLAN.mostBlocks);
     expect(chosen.length).toBeGreaterThan(8);
   });
@@ -166,14 +173,15 @@ describe("the order of blocks", () => {
   it("is worth as much as the best of all orders, tried one by one", () => {
     for (let seed = 1; seed <= 30; seed++) {
       const blocks = someBlocks(seed, 3).slice(0, 5);
-      const best = Math.max(...orders(blocks).map((order) => worthOfOrder(order, seed % 2 === 0)));
-      expect(worthOfOrder(inBestOrder(blocks, seed % 2 === 0), seed % 2 === 0)).toBeCloseTo(best, 9);
+      const warmth = { isCold: seed % 2 === 0, isWarm: seed % 5 === 0 };
+      const best = Math.max(...orders(blocks).map((order) => worthOfOrder(order, warmth)));
+      expect(worthOfOrder(inBestOrder(blocks, warmth), warmth)).toBeCloseTo(best, 9);
     }
   });
 
   it("keeps what opens wide out of the first block, and one passage from following itself", () => {
     const blocks = wantedBlocks([passage("wide", { dose: WIDE, concertIn: 2 }), passage("a"), passage("b")], []);
-    const order = inBestOrder(blocks, false);
+    const order = inBestOrder(blocks, { isCold: false, isWarm: false });
     expect(order[0]!.isWide).toBe(false);
     order.slice(1).forEach((one, i) => expect(one.passageId).not.toBe(order[i]!.passageId));
   });
@@ -222,6 +230,11 @@ describe("the plan of a day", () => {
     expect(plan.hindered).toEqual([{ title: "b", why: "the left hand is out of use" }]);
     expect(planDay(asked([])).stretches).toEqual([]);
     expect(planDay(asked([passage("a")], { minutes: 15 })).stretches).toEqual([]);
+  });
+
+  it("has no second warm-up where the hands are warm", () => {
+    const { stretches } = planDay(asked([passage("a", { dose: WIDE })], { isWarm: true, minutes: 20 }));
+    expect(stretches.map(({ doing }) => doing)).toEqual(["check", "learn", "check"]);
   });
 
   it("warms longer when it is cold, and with exercises where the player likes them", () => {
