@@ -28,10 +28,13 @@ export default async function Repertoire() {
   return (
     <div className="grid gap-10 lg:grid-cols-[1fr_20rem]">
       <div>
-        {pieces.length > 0 && <Today data={day} />}
+        {pieces.length > 0 && (
+          <Today data={day}>
+            <DueList due={due} />
+          </Today>
+        )}
         <Title isFirst={pieces.length === 0}>{player.name}’s repertoire</Title>
         <Recitals playerId={player.id} recitals={recitals} />
-        <DueList due={due} />
         {pieces.length === 0 && (
           <p className="mt-6 max-w-md">
             No pieces yet. Bring in a score as MusicXML: drop it on the field at the side, or choose it there. Without a

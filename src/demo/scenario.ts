@@ -60,7 +60,10 @@ export interface DemoMeasurement extends HandMeasured {
   readonly measuredOn: string;
 }
 
-export const DEMO_PIANIST = { name: "Maro Telland" };
+/** Wide openings of a day, mm beyond comfort times minutes, that the invented pianist allows each hand. */
+const DOSE_LIMIT = 60;
+
+export const DEMO_PIANIST = { name: "Maro Telland", doseLimit: DOSE_LIMIT };
 
 /** In mm, oldest first: spans on a ruler, and since the autumn some openings at the keys. */
 export const DEMO_MEASUREMENTS = [

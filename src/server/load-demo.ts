@@ -38,7 +38,7 @@ export async function loadDemo(db: Db): Promise<boolean> {
   }
   const open = await unfinished(db);
   await Promise.all(open.map((passage) => workOut(db, passage)));
-  if (open.length > 0) await keepWeeks(db);
+  await keepWeeks(db);
   return open.length > 0;
 }
 

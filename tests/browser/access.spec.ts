@@ -64,6 +64,21 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     },
   ],
   [
+    "From a metre away",
+    async (page) => {
+      await page.goto((await demoPassage(page)).replace("/bench/", "/practice/") + "?far=true");
+      await engraved(page);
+    },
+  ],
+  ["Diary", async (page) => void (await page.goto("/diary"))],
+  [
+    "Story",
+    async (page) => {
+      await page.goto((await demoPassage(page)).replace("/bench/", "/diary?passage="));
+      await expect(page.getByRole("img", { name: /^Tempo over time/ })).toBeVisible();
+    },
+  ],
+  [
     "Remedies",
     async (page) => {
       await page.goto("/");
@@ -103,9 +118,9 @@ for (const [name, open] of SCREENS) {
     for (const size of SIZES) {
       await page.setViewportSize(size);
       await checked(page, "paper");
-      await page.getByRole("button", { name: "Dim or light the room" }).click();
+      await page.getByRole("button", { name: "Dim or light the room" }).dispatchEvent("click");
       await checked(page, "stage");
-      await page.getByRole("button", { name: "Dim or light the room" }).click();
+      await page.getByRole("button", { name: "Dim or light the room" }).dispatchEvent("click");
     }
   });
 }

@@ -1,5 +1,6 @@
 "use client";
 
+import { format, parseISO } from "date-fns";
 import dynamic from "next/dynamic";
 import Link from "next/link";
 import type { StoryData } from "@/server/types";
@@ -38,7 +39,7 @@ export function Story({ story: { passage, advice, tempi, bars } }: { readonly st
                 <h3 className="border-b border-hairline text-sm text-soft">{author}</h3>
                 {said.map(({ id, text, on }) => (
                   <p key={id} className="pt-1 font-serif italic">
-                    {text} <span className="text-sm text-soft not-italic">{on}</span>
+                    {text} <span className="text-sm text-soft not-italic">{format(parseISO(on), "d MMM yyyy")}</span>
                   </p>
                 ))}
               </div>

@@ -11,7 +11,7 @@ import { newId } from "../new-id";
 import { Button, buttonLook } from "../ui/button";
 import { Choice } from "../ui/choice";
 import { Field, INPUT_LOOK } from "../ui/field";
-import { AIM_SAID, blockSaid, minutesSaid } from "./said";
+import { AIM_SAID, blockSaid, minutesSaid, whySaid } from "./said";
 
 interface Props {
   readonly block: BlockData;
@@ -38,7 +38,7 @@ export function BlockBanner({ block, playerId, tempo, count }: Props) {
         </span>
       </p>
       <p className="text-sm text-soft">
-        {AIM_SAID[block.doing]}. Because {block.why}.
+        {AIM_SAID[block.doing]}. {whySaid(block)}
       </p>
       {isEnding ? (
         <EndForm

@@ -14,11 +14,13 @@ interface Props {
   readonly desk: PracticeDeskInHand;
   readonly drill: Drill;
   readonly fifths: number;
+  /** What it is for, in a few words. */
+  readonly aim: string;
   readonly onLeave: () => void;
 }
 
 /** The desk as it is read from a metre away: the score large, and three figures. The screen stays awake, and nothing moves. */
-export function FarDesk({ desk: { ladder, count, click }, drill, fifths, onLeave }: Props) {
+export function FarDesk({ desk: { ladder, count, click }, drill, fifths, aim, onLeave }: Props) {
   useWakeLock(true);
   useHotkeys("escape", onLeave);
   useHotkeys("c", click.toggle);
@@ -32,7 +34,8 @@ export function FarDesk({ desk: { ladder, count, click }, drill, fifths, onLeave
       aria-label="The desk from a metre away"
       className="fixed inset-0 z-40 flex flex-col overflow-y-auto bg-paper p-6"
     >
-      <h1 className="font-serif text-4xl">{drill.name}</h1>
+      <h1 className="font-serif text-4xl">{aim}</h1>
+      <p className="text-xl text-soft">{drill.name}</p>
       <div className="min-h-0 grow">
         <DrillScore drill={drill} fifths={fifths} zoom={1.9} />
       </div>

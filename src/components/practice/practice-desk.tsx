@@ -12,7 +12,7 @@ import { DrillList } from "./drill-list";
 import { DrillOnDesk } from "./drill-on-desk";
 import { FarDesk } from "./far-desk";
 import { LadderPanel } from "./ladder-panel";
-import { KEYS_SAID } from "./said";
+import { AIM_SAID, KEYS_SAID } from "./said";
 import { TakePanel } from "./take-panel";
 import { secondsOf } from "./use-drills";
 import { usePracticeDesk } from "./use-practice-desk";
@@ -28,7 +28,15 @@ export function PracticeDesk({ data, stand: given }: Props) {
   const { halt, drills, ladder, count, click, take, isFar, setFar } = desk;
   const { drill } = drills;
   if (drill && isFar && !halt.halt)
-    return <FarDesk desk={desk} drill={drill} fifths={drills.fifths} onLeave={() => setFar(false)} />;
+    return (
+      <FarDesk
+        desk={desk}
+        drill={drill}
+        fifths={drills.fifths}
+        aim={AIM_SAID[given.block?.doing ?? "learn"]}
+        onLeave={() => setFar(false)}
+      />
+    );
   return (
     <div>
       <PassageTitle data={data}>

@@ -38,6 +38,12 @@ export function blockSaid(block: Pick<BlockData, "doing" | "passage" | "piece">)
   return title === "" ? DOING_SAID[block.doing] : `${DOING_SAID[block.doing]}: ${title}`;
 }
 
+/** Why a block is there, as a sentence. */
+export function whySaid({ doing, why }: Pick<BlockData, "doing" | "why">): string {
+  const isReason = doing !== "warm-up" && doing !== "check" && doing !== "rest";
+  return isReason ? `Because ${why}.` : `${why[0]!.toUpperCase()}${why.slice(1)}${why.endsWith("?") ? "" : "."}`;
+}
+
 export function minutesSaid(minutes: number): string {
   return `${minutes} ${minutes === 1 ? "minute" : "minutes"}`;
 }

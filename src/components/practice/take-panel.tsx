@@ -40,7 +40,7 @@ export function TakePanel({ trial, isAsking, onFelt, onSkip }: Props) {
       <p className="text-soft">{piano?.name ?? complaint ?? "The simulated piano plays until yours is connected."}</p>
       {told && (
         <p role="status">
-          {told.report.clean ? "Clean. " : "Not clean. "}
+          {!told.report.clean && "Not clean. "}
           {told.report.first}
           {told.take.source === "simulated piano" && " The simulated piano played it: it moves nothing."}
         </p>

@@ -37,7 +37,7 @@ export function BlockRow({ block, from, isTooWideYet, before, afterNext, isLast,
         <span className="text-sm text-soft">
           {done ? `done, ${done.minutes} min${doneSaid(block)}` : `${minutes} min`}
         </span>
-        {!isStruck && <p className="text-sm text-soft">{block.why}</p>}
+        {!isStruck && block.doing !== "check" && <p className="text-sm text-soft">{block.why}</p>}
         {isTooWideYet && <p className="text-sm">It opens the hand wide, and the hands are not warm by then.</p>}
       </div>
       <DropdownMenu.Root>

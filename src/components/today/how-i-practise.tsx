@@ -59,11 +59,11 @@ export function HowIPractise({ playerId, settings }: Props) {
           {isWeekWrong && <p role="alert">Whole minutes from 0 to {MOST} for each day, please.</p>}
         </fieldset>
         <Choice
-          label="Warm up with"
+          label="Warm up"
           value={school.basis}
           options={[
             ["exercises", "exercises"],
-            ["passage", "the passage"],
+            ["passage", "passage"],
           ]}
           onChange={(basis) => setSchool({ ...school, basis })}
         />
@@ -72,7 +72,7 @@ export function HowIPractise({ playerId, settings }: Props) {
           value={school.movement}
           options={[
             ["slow", "slow"],
-            ["snips", "snips at speed"],
+            ["snips", "snips early"],
           ]}
           onChange={(movement) => setSchool({ ...school, movement })}
         />

@@ -6,7 +6,7 @@ import { useRouter } from "next/navigation";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { BlockData } from "@/server/types";
 import { Button, buttonLook } from "../ui/button";
-import { AIM_SAID, blockSaid, minutesSaid } from "../practice/said";
+import { AIM_SAID, blockSaid, minutesSaid, whySaid } from "../practice/said";
 import type { BlockMade } from "./use-today";
 
 interface Props {
@@ -25,7 +25,7 @@ export function NextBlock({ block, busy, onChange }: Props) {
       <p className="text-sm text-soft">Next, {minutesSaid(block.minutes)}</p>
       <p className="font-serif text-2xl">{blockSaid(block)}</p>
       <p>{AIM_SAID[block.doing]}.</p>
-      <p className="max-w-prose text-sm text-soft">Because {block.why}.</p>
+      <p className="max-w-prose text-sm text-soft">{whySaid(block)}</p>
       <div className="mt-2 flex flex-wrap gap-2">
         {way !== null && (
           <Link href={way} className={buttonLook("main")}>

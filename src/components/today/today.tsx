@@ -12,7 +12,7 @@ import { minutesSaid } from "../practice/said";
 import { useToday } from "./use-today";
 
 /** What do I do now? The day's plan, its next block, and one key to begin. */
-export function Today({ data }: { readonly data: TodayData }) {
+export function Today({ data, children }: { readonly data: TodayData; readonly children?: React.ReactNode }) {
   const { today, busy, plan, change } = useToday(data);
   const { halt, settings, dose } = today;
   const blocks = today.plan?.blocks ?? [];
@@ -23,6 +23,7 @@ export function Today({ data }: { readonly data: TodayData }) {
       <h1 className="border-b border-hairline pb-2 font-serif text-3xl">
         Today <span className="text-xl text-soft italic">{format(parseISO(today.day), "EEEE d MMMM")}</span>
       </h1>
+      {children}
       {halt ? (
         <p role="status" className="mt-3 max-w-prose">
           You stopped because of {halt.sign}, on {format(parseISO(halt.since), "d MMMM")}. Nothing is planned until you

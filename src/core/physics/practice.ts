@@ -89,6 +89,8 @@ export const RETURNING = [
 /** The plan of a day. Minutes and choices throughout. */
 export const DAY_PLAN = {
   block: 10,
+  /** A block that is shortened is no shorter. */
+  shortest: 3,
   run: 15,
   check: 1,
   warm: 8,
@@ -114,8 +116,10 @@ export const DAY_PLAN = {
   concert: 2,
   concertDays: 14,
   /** What a verdict or a trial that is due adds, and how many days before its day. */
-  due: 3,
+  due: 8,
   dueWithin: 3,
+  /** Days from which a concert is named among the reasons. */
+  concertNamed: 42,
   /** What was left over from the day before adds. */
   leftOver: 1,
   /** Days until a passage comes back at first, doubled each time it held up, and at most. */

@@ -3,7 +3,7 @@ import { DAY_PLAN } from "../../physics";
 import { chosenBlocks, warmFor, type Bounds } from "./choose";
 import { NO_DOSE, sumOfDoses, type Dose } from "./dose";
 import { inBestOrder } from "./order";
-import { AIMS, wantedBlocks, type PassageKnown, type PieceKnown, type Wanted } from "./wanted";
+import { AIMS, minutesWithin, wantedBlocks, type PassageKnown, type PieceKnown, type Wanted } from "./wanted";
 
 /** What a stretch of a day is for. */
 export const DOINGS = ["warm-up", "check", "rest", ...AIMS] as const;
@@ -43,9 +43,12 @@ export interface DayAsked extends Bounds {
  */
 export function planDay(asked: DayAsked): DayPlan {
   const { passages, pieces, isWarm } = asked;
-  const chosen = chosenBlocks(wantedBlocks(passages, pieces), asked);
+  const chosen = chosenBlocks(wantedBlocks(passages, pieces, asked.left), asked);
   const blocks = inBestOrder(chosen, asked);
-  const hindered = passages.flatMap(({ title, hindered: why }) => (why === null ? [] : [{ title, why }]));
+  const hindered = passages.flatMap((known) => {
+    const why = known.hindered ?? tooWide(known, asked);
+    return why === null ? [] : [{ title: known.title, why }];
+  });
   if (blocks.length === 0) return { stretches: [], minutes: 0, dose: NO_DOSE, hindered };
   const stretches = [...(isWarm ? [] : [warmUp(asked, blocks)]), CHECK_FIRST];
   blocks.forEach((block, i) => {
@@ -60,6 +63,12 @@ export function planDay(asked: DayAsked): DayPlan {
     dose: sumOfDoses(stretches.map(({ dose }) => dose)),
     hindered,
   };
+}
+
+/** Why a passage waits for another day: even a short block opens the hand wider than it has left; null where it does not. */
+function tooWide({ dose }: PassageKnown, { left }: DayAsked): string | null {
+  const isWider = minutesWithin(dose, left) < DAY_PLAN.shortest;
+  return isWider ? "it opens the hand wider than there is left of the day's limit" : null;
 }
 
 const NOBODY = { passageId: null, pieceId: null, title: "", dose: NO_DOSE } as const;

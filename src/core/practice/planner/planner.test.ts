@@ -24,6 +24,7 @@ const passage = (id: string, own: Partial<PassageKnown> = {}): PassageKnown => (
   hindered: null,
   ...own,
 });
+const PLENTY = { right: 1000, left: 1000 };
 const WIDE = { right: 3, left: 0 };
 const asked = (passages: readonly PassageKnown[], own: Partial<DayAsked> = {}): DayAsked => ({
   passages,
@@ -117,7 +118,7 @@ function someBlocks(seed: number, count: number): readonly Wanted[] {
       dose: random.chance(0.4) ? { right: random.whole(1, 5), left: random.whole(0, 5) } : NO_DOSE,
     }),
   );
-  return wantedBlocks(known, []);
+  return wantedBlocks(known, [], PLENTY);
 }
 
 describe("the choice of blocks", () => {
@@ -180,7 +181,11 @@ describe("the order of blocks", () => {
   });
 
   it("keeps what opens wide out of the first block, and one passage from following itself", () => {
-    const blocks = wantedBlocks([passage("wide", { dose: WIDE, concertIn: 2 }), passage("a"), passage("b")], []);
+    const blocks = wantedBlocks(
+      [passage("wide", { dose: WIDE, concertIn: 2 }), passage("a"), passage("b")],
+      [],
+      PLENTY,
+    );
     const order = inBestOrder(blocks, { isCold: false, isWarm: false });
     expect(order[0]!.isWide).toBe(false);
     order.slice(1).forEach((one, i) => expect(one.passageId).not.toBe(order[i]!.passageId));
@@ -222,6 +227,19 @@ describe("the plan of a day", () => {
       }
       expect(at).toBe(minutes);
     }
+  });
+
+  it("shortens what opens wide to what there is left, and says what is left out for it", () => {
+    const own = (left: number) =>
+      planDay(asked([passage("a", { dose: WIDE }), passage("b")], { left: { right: left, left: 0 } }));
+    const [all, some, none] = [own(100), own(9), own(1)];
+    const minutesOf = (plan: typeof all): number | undefined =>
+      plan.stretches.find(({ doing, passageId }) => doing === "learn" && passageId === "a")?.minutes;
+    expect([minutesOf(all), minutesOf(some), minutesOf(none)]).toEqual([10, 5, undefined]);
+    expect(some.stretches.find(({ passageId, doing }) => passageId === "a" && doing === "learn")!.why).toContain(
+      "short",
+    );
+    expect(none.hindered).toMatchObject([{ title: "a" }]);
   });
 
   it("leaves out what cannot be practised, and says why", () => {

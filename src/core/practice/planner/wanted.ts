@@ -1,3 +1,4 @@
+import { SIDES } from "../../hand/finger";
 import { DAY_PLAN, RUN } from "../../physics";
 import { doseOf, isWide, type Dose } from "./dose";
 import type { PassageState, Return } from "./known";
@@ -58,10 +59,16 @@ export interface Wanted {
 
 /**
  * Every block that a day could hold: of each passage one, and a second that is worth less; of each piece whose concert is near
- * enough, and whose last run is long enough ago, a run through it. The passages that want it most, DAY_PLAN.mostPassages.
+ * enough, and whose last run is long enough ago, a run through it. The passages that want it most, DAY_PLAN.mostPassages. What
+ * opens wider in a block than a hand has left is shortened until it does not.
+ * @param left mm times minutes that each hand has left
  */
-export function wantedBlocks(passages: readonly PassageKnown[], pieces: readonly PieceKnown[]): readonly Wanted[] {
-  const firsts = mostWanted(passages).map(blockOf);
+export function wantedBlocks(
+  passages: readonly PassageKnown[],
+  pieces: readonly PieceKnown[],
+  left: Dose,
+): readonly Wanted[] {
+  const firsts = mostWanted(passages).flatMap((known) => blockOf(known, left));
   const seconds = firsts.map((first): Wanted => ({
     ...first,
     id: `${first.id} again`,
@@ -82,22 +89,34 @@ export function mostWanted(passages: readonly PassageKnown[]): readonly PassageK
     .map(({ known }) => known);
 }
 
-function blockOf(known: PassageKnown): Wanted {
+/** The block of a passage; none where even the shortest opens wider than there is left. */
+function blockOf(known: PassageKnown, left: Dose): readonly Wanted[] {
   const { id, title, state, dose } = known;
+  const minutes = minutesWithin(dose, left);
+  if (minutes < DAY_PLAN.shortest) return [];
   const { worth, why } = worthOf(known);
-  return {
-    id,
-    passageId: id,
-    pieceId: null,
-    title,
-    aim: known.isReviewDue ? "review" : AIM_OF[state],
-    why,
-    minutes: DAY_PLAN.block,
-    worth,
-    dose: doseOf(dose, DAY_PLAN.block),
-    isWide: isWide(dose),
-    after: null,
-  };
+  return [
+    {
+      id,
+      passageId: id,
+      pieceId: null,
+      title,
+      aim: known.isReviewDue ? "review" : AIM_OF[state],
+      why: minutes < DAY_PLAN.block ? `${why}; short, since it opens wide` : why,
+      minutes,
+      worth: (worth * minutes) / DAY_PLAN.block,
+      dose: doseOf(dose, minutes),
+      isWide: isWide(dose),
+      after: null,
+    },
+  ];
+}
+
+/** Whole minutes of a block for which each hand has enough left, DAY_PLAN.block at the most. */
+export function minutesWithin(dose: Dose, left: Dose): number {
+  const a = doseOf(dose, 1);
+  const most = SIDES.map((side) => (a[side] > 0 ? Math.floor(left[side] / a[side] + 1e-9) : Infinity));
+  return Math.min(DAY_PLAN.block, ...most);
 }
 
 const AIM_OF: Readonly<Record<PassageState, Aim>> = {
@@ -122,7 +141,7 @@ function worthOf(known: PassageKnown): { readonly worth: number; readonly why: s
     isVerdictDue && (verdictIn <= 0 ? "its verdict is due" : `its verdict is due in ${days(verdictIn)}`),
     isReviewDue && "its fingering is to be looked at again",
     isLeftOver && "left over from the last time",
-    concertIn !== null && `the concert is in ${days(concertIn)}`,
+    concertIn !== null && concertIn <= DAY_PLAN.concertNamed && `the concert is in ${days(concertIn)}`,
     since === null
       ? "never practised yet"
       : since > 0 && `last practised ${days(since)} ago${held > 0 ? `, and it held up ${times(held)} in a row` : ""}`,
