@@ -2,7 +2,7 @@ import type { Doing } from "@/core/practice/planner/day";
 import type { DemoPiece } from "./scenario";
 
 /** A stretch of a day that the invented pianist practised. */
-export interface DemoBlock {
+interface DemoBlock {
   readonly doing: Doing;
   /** Title of the passage; null for none. */
   readonly passage: string | null;

@@ -36,6 +36,22 @@ export async function moveRecital(
   return moved ? { ok: true, value: { heldOn } } : { ok: false, message: "This recital is not there any more." };
 }
 
+export const EndAsked = z.object({ id: z.uuid(), request: z.uuid(), ended: z.boolean() });
+
+/** A recital is over before or after its day, or is not after all. What was on its programme has no date from it then. */
+export async function endRecital(
+  db: Db,
+  { id, request, ended }: z.infer<typeof EndAsked>,
+): Promise<Answer<{ readonly ended: boolean }>> {
+  const isThere = await db.transaction(async (tx) => {
+    if (await isRepeated(tx, request)) return true;
+    const endedAt = ended ? new Date() : null;
+    const done = await tx.update(recital).set({ endedAt }).where(eq(recital.id, id)).returning({ id: recital.id });
+    return done.length > 0;
+  });
+  return isThere ? { ok: true, value: { ended } } : { ok: false, message: "This recital is not there any more." };
+}
+
 export const PlayedAtAsked = z.object({ request: z.uuid(), pieceId: z.uuid(), recitalId: z.uuid().nullable() });
 
 /** Puts a piece on the programme of a recital of the same player, or off it with null. */

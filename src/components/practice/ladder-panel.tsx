@@ -53,7 +53,7 @@ export function clickSaid(tempo: number): string {
 }
 
 /** The notches to the concert, and what else there is where the player's own gain is not enough. */
-function WayToConcert({ ladder: { way, target } }: { readonly ladder: LadderInHand }) {
+function WayToConcert({ ladder: { way, target, lastChange } }: { readonly ladder: LadderInHand }) {
   if (!way) return null;
   const gain = Math.round(10 * way.gain) / 10;
   return (
@@ -69,6 +69,13 @@ function WayToConcert({ ladder: { way, target } }: { readonly ladder: LadderInHa
         <p>
           What else there is: ♩ = {Math.round(way.instead.tempo)} as the target; an easier option on the Bench;{" "}
           {Number.isFinite(way.instead.days) ? `or ${way.instead.days} days of practice.` : "or another fingering."}
+        </p>
+      )}
+      {lastChange && (
+        <p>
+          {lastChange < way.on[0]!
+            ? "It is too late to begin another fingering safely before it."
+            : `Another fingering would have to be begun by ${format(parseISO(lastChange), "d MMMM")}.`}
         </p>
       )}
       <ol className="mt-1 grid grid-cols-2 gap-x-3" aria-label="Tempo of each day">

@@ -28,7 +28,7 @@ export const AIM_SAID: Readonly<Record<Doing, string>> = {
 };
 
 /** What a block is about: a passage, a piece, or nothing. */
-export function titleOf({ passage, piece }: Pick<BlockData, "passage" | "piece">): string {
+function titleOf({ passage, piece }: Pick<BlockData, "passage" | "piece">): string {
   return passage?.title ?? piece?.title ?? "";
 }
 

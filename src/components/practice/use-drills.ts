@@ -4,7 +4,7 @@ import { parseAsString, useQueryState } from "nuqs";
 import { useMemo } from "react";
 import type { StudyData } from "@/core/fingering/study/study-data";
 import type { Side } from "@/core/hand/finger";
-import { chosenDrills, faultsOf, type DrillChosen } from "@/core/practice/choice";
+import { chosenDrills, knownOnsets, type DrillChosen } from "@/core/practice/choice";
 import type { Drill } from "@/core/practice/drill";
 import { drillsOf } from "@/core/practice/drills";
 import type { Doing } from "@/core/practice/planner/day";
@@ -55,7 +55,7 @@ export function useDrills({ data, study, takes, stand, school, doing }: Asked): 
     return sources.flatMap((source) => {
       const done = Object.keys(worked).filter((name) => name.startsWith(`${source.side} `));
       const given = {
-        known: faultsOf(source, own),
+        known: knownOnsets(source, own),
         school,
         worked: new Set(done.map((name) => name.slice(source.side.length + 1))),
       };

@@ -5,7 +5,7 @@ import { keepPractice } from "@/server/actions/practice";
 import type { PracticeStand } from "@/server/types";
 import { send } from "../keeping/sending";
 
-export type Stand = Pick<PracticeStand, "ladder" | "count" | "worked">;
+type Stand = Pick<PracticeStand, "ladder" | "count" | "worked">;
 
 export interface StandInHand extends Stand {
   /** What it becomes is kept with the player. */

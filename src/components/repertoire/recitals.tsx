@@ -5,7 +5,7 @@ import { CalendarPlus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { toast } from "sonner";
-import { holdRecitalOn, newRecital } from "@/server/actions";
+import { endOfRecital, holdRecitalOn, newRecital } from "@/server/actions";
 import type { RecitalData } from "@/server/types";
 import { BelongingMenu } from "../belongings/belonging-menu";
 import { MENU_ITEM } from "../belongings/menu-look";
@@ -30,11 +30,14 @@ export function Recitals({ playerId, recitals }: { playerId: string; recitals: r
                 <p className="text-soft">
                   <span className="font-serif text-ink italic">{recital.title}</span>,{" "}
                   {format(parseISO(recital.heldOn), "d MMMM yyyy")}
-                  {daysText(recital.daysLeft)}
+                  {recital.ended ? ", over" : daysText(recital.daysLeft)}
                 </p>
                 <BelongingMenu of={{ kind: "recital", id: recital.id, title: recital.title, called: recital.title }}>
                   <DropdownMenu.Item className={MENU_ITEM} onSelect={() => setOpen(recital.id)}>
                     Move to another day…
+                  </DropdownMenu.Item>
+                  <DropdownMenu.Item className={MENU_ITEM} onSelect={() => void endIt(recital, !recital.ended)}>
+                    {recital.ended ? "It is not over after all" : "It is over"}
                   </DropdownMenu.Item>
                 </BelongingMenu>
               </>
@@ -57,6 +60,17 @@ export function Recitals({ playerId, recitals }: { playerId: string; recitals: r
       </ul>
     </section>
   );
+}
+
+async function endIt({ id, title }: RecitalData, ended: boolean): Promise<void> {
+  const say = (is: boolean) => {
+    const asked = { id, request: newId(), ended: is };
+    return ask("recitals", () => endOfRecital(asked));
+  };
+  if (!(await say(ended))) return;
+  toast(ended ? `${title} is over. Nothing is planned for it any more.` : `${title} is to come again.`, {
+    action: { label: "Undo", onClick: () => void say(!ended) },
+  });
 }
 
 function daysText(days: number): string {

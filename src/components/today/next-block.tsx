@@ -11,17 +11,20 @@ import type { BlockMade } from "./use-today";
 
 interface Props {
   readonly block: BlockData;
+  /** Whether the player said last that the hands are not loose. */
+  readonly isTense: boolean;
   readonly busy: boolean;
   readonly onChange: (made: BlockMade) => Promise<void>;
 }
 
 /** The next stretch of the day, large, and one key to begin it. */
-export function NextBlock({ block, busy, onChange }: Props) {
+export function NextBlock({ block, isTense, busy, onChange }: Props) {
   const router = useRouter();
   const way = wayTo(block);
   useHotkeys("b", () => way !== null && router.push(way), { enabled: way !== null });
   return (
     <div aria-label="Next" role="group" className="border-l-2 border-velvet pl-4">
+      {isTense && <p>You said that the hands are not loose. What is next can wait until they are.</p>}
       <p className="text-sm text-soft">Next, {minutesSaid(block.minutes)}</p>
       <p className="font-serif text-2xl">{blockSaid(block)}</p>
       <p>{AIM_SAID[block.doing]}.</p>
@@ -39,7 +42,7 @@ export function NextBlock({ block, busy, onChange }: Props) {
 }
 
 /** What is done where one stands: a check, a rest, a run through a piece. */
-function HereDone({ block, busy, onChange }: Props) {
+function HereDone({ block, busy, onChange }: Omit<Props, "isTense">) {
   const done = (loose: boolean | null) => (): void =>
     void onChange({ kind: "done", minutes: block.minutes, tempo: null, count: null, loose, note: "" });
   if (block.doing === "check")

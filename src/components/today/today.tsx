@@ -32,7 +32,14 @@ export function Today({ data, children }: { readonly data: TodayData; readonly c
       ) : (
         <div className="mt-3 grid gap-x-8 gap-y-3 md:grid-cols-[1fr_17rem]">
           <div className="min-w-0">
-            {next && <NextBlock block={next} busy={busy} onChange={(made) => change(next.id, made)} />}
+            {next && (
+              <NextBlock
+                block={next}
+                isTense={blocks.findLast(({ done }) => done !== null)?.done?.loose === false}
+                busy={busy}
+                onChange={(made) => change(next.id, made)}
+              />
+            )}
             {today.plan && blocks.length === 0 && <Nothing plan={today.plan} />}
             {today.plan && !next && blocks.length > 0 && (
               <p role="status">

@@ -33,6 +33,9 @@ export const COUNT = { most: 2000, probable: 0.9 } as const;
 /** Drills that are offered at once. */
 export const DRILLS_OFFERED = 3;
 
+/** Tension felt in a place, as a share of the most there is, from which it is named. A choice. */
+export const TENSE_FROM = 0.3;
+
 /** Sizes of drills, in onsets unless said otherwise. Choices. */
 export const DRILL = {
   /** On either side of a join that is played alone. */

@@ -1,6 +1,6 @@
 import { causeById } from "../fingering/cost/causes";
 import type { Judged } from "../fingering/study/study";
-import { DRILLS_OFFERED } from "../physics";
+import { DRILLS_OFFERED, TENSE_FROM } from "../physics";
 import { DRILL_KINDS, drillsOf } from "./drills";
 import type { Drill } from "./drill";
 import { USUAL_SCHOOL, type School } from "./school";
@@ -16,6 +16,8 @@ export interface DrillChosen {
 export interface OnsetKnown {
   /** Faults a take; 0 where nothing was tried. */
   readonly faults: number;
+  /** Tension felt, 0 to 1; 0 where nothing was said. */
+  readonly tension: number;
 }
 
 /** What a choice of drills goes by besides strain. */
@@ -29,7 +31,7 @@ export interface ChoiceGiven {
 
 /**
  * The few drills that a hand needs most, each of another kind: causes are ranked by all the strain they make, more where
- * takes fail; for each the first kind against it is taken that suits the player's school, else the first of any, at the place
+ * takes fail and where tension is felt; for each the first kind against it is taken that suits the player's school, else the first of any, at the place
  * where the cause is worst. A drill that has done its work gives way to the next.
  * @param judged the passage with the fingering that the source has
  */
@@ -44,11 +46,12 @@ export function chosenDrills(
     const drill = drillAgainst(cause, at, drills, school, chosen);
     if (!drill) continue;
     const failing = (known[at]?.faults ?? 0) > 0 ? ", and takes fail there" : "";
+    const tense = (known[at]?.tension ?? 0) >= TENSE_FROM ? ", and it is felt there" : "";
     const { pace } = KIND_BY_ID.get(drill.kind)!;
     const suited = pace === PACE[school.movement] ? `; ${SAID[pace]}, as you like it` : "";
     chosen.push({
       drill,
-      reason: `against ${causeById(cause).label}, worst in bar ${source.onsets[at]!.bar}${failing}${suited}`,
+      reason: `against ${causeById(cause).label}, worst in bar ${source.onsets[at]!.bar}${failing}${tense}${suited}`,
     });
     if (chosen.length === DRILLS_OFFERED) break;
   }
@@ -67,7 +70,7 @@ function rankedCauses(
 ): readonly { readonly cause: string; readonly at: number }[] {
   const byCause = new Map<string, { sum: number; worst: number; at: number }>();
   source.onsets.forEach(({ keys, index }) => {
-    const weight = 1 + (known[index]?.faults ?? 0);
+    const weight = 1 + (known[index]?.faults ?? 0) + (known[index]?.tension ?? 0);
     for (const { note } of keys)
       for (const { cause, strain } of judged.notes[note]?.causes ?? []) {
         const now = byCause.get(cause) ?? { sum: 0, worst: 0, at: index };
@@ -108,16 +111,38 @@ function nearest(drills: readonly Drill[], at: number): Drill | undefined {
   return [...drills].sort((a, b) => off(a) - off(b) || a.about.to - a.about.from - (b.about.to - b.about.from))[0];
 }
 
-/** Faults a take at each onset of a source, from what went astray over some takes. */
-export function faultsOf(
-  source: Source,
-  takes: readonly { readonly astray: Readonly<Record<string, number>> }[],
-): readonly OnsetKnown[] {
-  return source.onsets.map(({ keys }) => {
+/** A take as the choice looks at it. */
+export interface TakeChosenBy {
+  /** How many faults at each note that has any. */
+  readonly astray: Readonly<Record<string, number>>;
+  /** Tension felt, 0 to 10, and the bars that were named, as numbered on paper; null where nothing was said. */
+  readonly felt: {
+    readonly amount: number;
+    readonly bars: { readonly from: string; readonly to: string } | null;
+  } | null;
+}
+
+/**
+ * What some takes tell of each onset of a source: faults a take, and the tension felt in its bar as a share of the most there is.
+ * Tension that names no bars lies on all of them.
+ */
+export function knownOnsets(source: Source, takes: readonly TakeChosenBy[]): readonly OnsetKnown[] {
+  const bars = source.onsets.map(({ bar }) => bar);
+  const isNamed = (at: number, named: { readonly from: string; readonly to: string } | null): boolean => {
+    if (named === null) return true;
+    const [first, last] = [bars.indexOf(named.from), bars.lastIndexOf(named.to)];
+    return first >= 0 && at >= first && at <= last;
+  };
+  const share = (sum: number): number => (takes.length === 0 ? 0 : sum / takes.length);
+  return source.onsets.map(({ keys, index }) => {
     const faults = takes.reduce(
       (sum, { astray }) => sum + keys.reduce((own, { note }) => own + (astray[note] ?? 0), 0),
       0,
     );
-    return { faults: takes.length === 0 ? 0 : faults / takes.length };
+    const tension = takes.reduce(
+      (sum, { felt }) => sum + (felt && isNamed(index, felt.bars) ? felt.amount / 10 : 0),
+      0,
+    );
+    return { faults: share(faults), tension: share(tension) };
   });
 }

@@ -15,7 +15,7 @@ export interface ClickAsked {
 }
 
 /** One click, in quarter notes from the beginning. */
-export interface ClickHeard {
+interface ClickHeard {
   readonly at: number;
   /** Whether a bar begins with it, or it is one of the softer ones between. */
   readonly weight: "bar" | "beat" | "part";

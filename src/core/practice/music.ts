@@ -25,7 +25,7 @@ export interface DrillMusic {
   readonly hands: readonly HandMusic[];
 }
 
-export interface HandMusic {
+interface HandMusic {
   readonly side: Side;
   /** Whether it stands under other music of the same hand: what is held while that moves. */
   readonly isUnder?: boolean;

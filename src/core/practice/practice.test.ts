@@ -4,7 +4,7 @@ import { judge } from "../fingering/study/study";
 import { CLOCKWORK } from "../physics";
 import { beats, toNumber } from "../time/beats";
 import { sumOf } from "../entry/length";
-import { chosenDrills, faultsOf } from "./choice";
+import { chosenDrills, knownOnsets } from "./choice";
 import { DRILL_KINDS } from "./drills";
 import { counted, countForecast, sayForecast } from "./count";
 import { afterTake, clickAt, ladderPlan, NOTCHES, notched } from "./ladder";
@@ -154,8 +154,15 @@ describe("the choice of drills", () => {
 
   it("goes where takes fail", () => {
     const at = source!.onsets[3]!.keys[0]!.note;
-    const faults = faultsOf(source!, [{ astray: { [at]: 2 } }, { astray: {} }]);
+    const faults = knownOnsets(source!, [
+      { astray: { [at]: 2 }, felt: null },
+      { astray: {}, felt: { amount: 8, bars: { from: source!.onsets[0]!.bar, to: source!.onsets[0]!.bar } } },
+    ]);
     expect(faults.map((one) => one.faults)).toEqual([0, 0, 0, 1, 0, 0, 0, 0]);
     expect(chosenDrills(source!, judge(study, digits), { known: faults })[0]!.reason).toContain("takes fail there");
+    expect(faults[0]!.tension).toBeCloseTo(0.4);
+    expect(faults.every(({ tension }, i) => tension > 0 === (source!.onsets[i]!.bar === source!.onsets[0]!.bar))).toBe(
+      true,
+    );
   });
 });

@@ -8,7 +8,7 @@ import { signInKey } from "../entry/spelling";
 import { add, beats, compare, subtract, ZERO, type Beats } from "../time/beats";
 
 /** A key with the finger that plays it; null where the fingering says none. */
-export interface KeyFingered {
+interface KeyFingered {
   readonly key: Pitch;
   readonly finger: Finger | null;
   readonly note: NoteId;

@@ -55,6 +55,24 @@ export function learningPrice(
   };
 }
 
+/**
+ * The last day on which a change of fingering is sensible before a concert: that of the option that is learnt soonest. null
+ * without a concert, and where there is nothing else to change to.
+ * @param now what is in the fingers; null where nothing is yet
+ */
+export function lastDayOfChange(
+  study: Study,
+  now: Fingering | null,
+  options: readonly Fingering[],
+  today: Day,
+  concert: Day | null,
+): Day | null {
+  const days = options
+    .map((option) => learningPrice(study, now, option, today, concert))
+    .flatMap(({ days: needed, lastDay }) => (needed > 0 && lastDay !== null ? [lastDay] : []));
+  return days.sort().at(-1) ?? null;
+}
+
 /** Each join by where it falls and how it is made. */
 function joinsOf(study: Study, fingering: Fingering): readonly string[] {
   return positionsOf(study, fingering).flatMap(({ join, notes }) => (join ? [`${join.kind} ${notes[0]}`] : []));

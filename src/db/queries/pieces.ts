@@ -21,7 +21,7 @@ export async function piecesWithPassages(db: Db, pianistId: string): Promise<rea
       recital: { title: recital.title, heldOn: recital.heldOn },
     })
     .from(piece)
-    .leftJoin(recital, and(eq(piece.recitalId, recital.id), isNull(recital.goneAt)))
+    .leftJoin(recital, and(eq(piece.recitalId, recital.id), isNull(recital.goneAt), isNull(recital.endedAt)))
     .where(and(eq(piece.pianistId, pianistId), isNull(piece.goneAt)))
     .orderBy(asc(piece.createdAt), asc(piece.title));
   const passages = await db

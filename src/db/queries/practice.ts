@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, lt, lte, ne, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gte, isNotNull, isNull, lt, lte, ne, sql } from "drizzle-orm";
 import type { Db, Tx } from "../client";
 import {
   block,
@@ -192,14 +192,4 @@ export async function settingsOf(db: Db, pianistId: string) {
     .from(pianist)
     .where(eq(pianist.id, pianistId));
   return found ?? null;
-}
-
-/** Passages of a player by their ids, those taken away not among them. */
-export async function passageTitles(db: Db, ids: readonly string[]) {
-  if (ids.length === 0) return [];
-  return db
-    .select({ id: passage.id, title: passage.title, piece: piece.title })
-    .from(passage)
-    .innerJoin(piece, eq(piece.id, passage.pieceId))
-    .where(inArray(passage.id, [...ids]));
 }

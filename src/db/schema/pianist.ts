@@ -189,6 +189,8 @@ export const recital = pgTable(
       .references(() => pianist.id, { onDelete: "cascade" }),
     title: text().notNull(),
     heldOn: date({ mode: "string" }).notNull(),
+    /** When the player said that it is over, whatever its day; null while it is to come. */
+    endedAt: timestamp({ withTimezone: true }),
     goneAt: goneAt(),
   },
   (t) => [check("recital_title", sql`length(trim(${t.title})) > 0`), index("recital_of_pianist").on(t.pianistId)],

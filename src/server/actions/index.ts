@@ -18,7 +18,16 @@ import { HaltAsked, liftHalt, LiftAsked, startHalt } from "../players/halt";
 import { isHere, NOBODY } from "../players/player";
 import { takeTurn } from "../players/player-in-hand";
 import { TurnAsked } from "../players/players";
-import { addRecital, MoveAsked, moveRecital, NewRecital, PlayedAtAsked, playAt } from "../recitals";
+import {
+  addRecital,
+  EndAsked,
+  endRecital,
+  MoveAsked,
+  moveRecital,
+  NewRecital,
+  PlayedAtAsked,
+  playAt,
+} from "../recitals";
 import { addFound, addTyped, FoundAsked, TypedAsked } from "../options/editions";
 import { EntryAsked, keepEntry, openEntry, OpenAsked, type EntryKept } from "../pieces/entries";
 import { addInstrument, NewInstrument, TakeUp, takeUpInstrument } from "../hands/instruments";
@@ -190,6 +199,10 @@ export async function newRecital(asked: unknown): Promise<Answer<{ readonly id: 
 
 export async function holdRecitalOn(asked: unknown): Promise<Answer<{ readonly heldOn: string }>> {
   return refreshed(await answering(MoveAsked, asked, ({ db }, given) => moveRecital(db, given)));
+}
+
+export async function endOfRecital(asked: unknown): Promise<Answer<{ readonly ended: boolean }>> {
+  return refreshed(await answering(EndAsked, asked, ({ db }, given) => endRecital(db, given)));
 }
 
 export async function putOnProgramme(asked: unknown): Promise<Answer<{ readonly recitalId: string | null }>> {

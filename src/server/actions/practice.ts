@@ -7,8 +7,8 @@ import { BlockChange, changeBlock } from "../practice/blocks";
 import { addNote, NoteAsked } from "../practice/notes";
 import { AheadAsked, DayPlanAsked, daysAhead, planToday } from "../practice/plan-day";
 import { keepSettings, SettingsAsked } from "../practice/settings";
-import { keepStand, practiceStandData, StandAsked, StandKept } from "../practice/stand";
-import type { Answer, DayAheadData, PracticeSettings, PracticeStand, TodayData } from "../types";
+import { keepStand, StandKept } from "../practice/stand";
+import type { Answer, DayAheadData, PracticeSettings, TodayData } from "../types";
 
 /** Thin doors for the practice of the day, as in ./index. */
 
@@ -28,10 +28,6 @@ export async function practiseLike(asked: unknown): Promise<Answer<PracticeSetti
   const answer = await answering(SettingsAsked, asked, ({ db }, given) => keepSettings(db, given));
   if (answer.ok) revalidatePath("/");
   return answer;
-}
-
-export async function standOfPractice(asked: unknown): Promise<Answer<PracticeStand>> {
-  return answering(StandAsked, asked, ({ db, zone }, { passageId }) => practiceStandData(db, passageId, today(zone)));
 }
 
 export async function keepPractice(asked: unknown): Promise<Answer<null>> {

@@ -96,7 +96,7 @@ export async function passageData(db: Db, id: string, zone: Zone = serverZone())
     verdicts,
     practised: practised as readonly Day[],
     today: today(zone),
-    recital: dates.find((r) => r.id === piece.recitalId) ?? null,
+    recital: dates.find((r) => r.id === piece.recitalId && r.endedAt === null) ?? null,
     rests,
     allows: who!.allows,
     halt,

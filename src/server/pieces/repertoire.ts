@@ -20,13 +20,14 @@ export async function repertoireData(
     player: { id, name },
     gone: gone.length,
     recitals: dates
-      .map(({ id: recitalId, title, heldOn }) => ({
+      .map(({ id: recitalId, title, heldOn, endedAt }) => ({
         id: recitalId,
+        ended: endedAt !== null,
         title,
         heldOn,
         daysLeft: daysBetween(now, heldOn as Day),
       }))
-      .sort((a, b) => Number(a.daysLeft < 0) - Number(b.daysLeft < 0)),
+      .sort((a, b) => Number(isOver(a)) - Number(isOver(b))),
     due: await dueIn(db, id, pieces, zone),
     pieces: pieces.map(({ id: pieceId, title, passages }) => ({
       id: pieceId,
@@ -41,4 +42,8 @@ export async function repertoireData(
       })),
     })),
   };
+}
+
+function isOver({ daysLeft, ended }: { readonly daysLeft: number; readonly ended: boolean }): boolean {
+  return ended || daysLeft < 0;
 }

@@ -1,5 +1,6 @@
 import { studyOf } from "@/core/fingering/study/study-data";
-import { fingerName, type Side } from "@/core/hand/finger";
+import type { Fingering } from "@/core/fingering/study/fingering";
+import { fingerName, FINGERS, type Side } from "@/core/hand/finger";
 import { DAY_PLAN, KNOWN } from "@/core/physics";
 import { doseAMinute, NO_DOSE, type Dose } from "@/core/practice/planner/dose";
 import { returnOf, stateOf, type TakeKnown } from "@/core/practice/planner/known";
@@ -7,14 +8,15 @@ import { mostWanted, type PassageKnown, type PieceKnown } from "@/core/practice/
 import { dayAfter, daysBetween, type Day } from "@/core/time/days";
 import { dayIn, type Zone } from "@/core/time/zone";
 import { isClean, USUAL_RULE, type CleanRule } from "@/core/trials/clean";
-import { isDue, standingOf, type Standing } from "@/core/verdict/standing";
+import { lastDayOfChange } from "@/core/verdict/learning-price";
+import { inTheFingers, isDue, standingOf, type Standing } from "@/core/verdict/standing";
 import type { Db } from "@/db/client";
 import { standingsOf } from "@/db/queries/passages";
 import { restsNow } from "@/db/queries/pianists";
 import { piecesWithPassages, type PieceListed } from "@/db/queries/pieces";
 import { lastRuns, leftOver, takesKnown } from "@/db/queries/practice";
 import { grouped } from "../grouped";
-import { passageGiven } from "../passages/passage-given";
+import { passageGiven, type PassageGiven } from "../passages/passage-given";
 import { verdictData } from "../verdicts/verdicts";
 
 /** What a day is planned from. */
@@ -73,12 +75,13 @@ export async function knownOf(
         isReviewDue: standing.state === "taken" && isDue(standing),
         comesBack: returnOf(days, own, day),
         dose: NO_DOSE,
+        changeIn: null,
         isLeftOver: left.has(id),
         hindered: handOut(hands, rests),
       };
     }),
   );
-  const passages = await withDoses(db, mostWanted(all), standingBy);
+  const passages = await withMusic(db, mostWanted(all), { standings: standingBy, said, day, zone });
   return {
     passages: [...passages, ...all.filter(({ hindered }) => hindered !== null)],
     pieces: pieces.flatMap((piece) => pieceKnown(piece, passages, runs, day)),
@@ -99,11 +102,18 @@ function handOut(hands: "right" | "left" | "both", rests: Rests): string | null 
   return isOut ? `the ${hands} hand is out of use` : null;
 }
 
-/** The passages with what their fingerings cost a hand, and those held back that ask for a finger that rests. */
-async function withDoses(
+interface SaidOf {
+  readonly standings: ReadonlyMap<string, Standing>;
+  readonly said: ReadonlyMap<string, readonly Parameters<typeof verdictData>[0][]>;
+  readonly day: Day;
+  readonly zone: Zone;
+}
+
+/** The passages with what only their music tells: what their fingerings cost a hand, fingers that rest, until when to change. */
+async function withMusic(
   db: Db,
   passages: readonly PassageKnown[],
-  standings: ReadonlyMap<string, Standing>,
+  { standings, said, day, zone }: SaidOf,
 ): Promise<readonly PassageKnown[]> {
   return Promise.all(
     passages.map(async (known): Promise<PassageKnown> => {
@@ -114,19 +124,36 @@ async function withDoses(
       const option = taken ?? given?.options[0];
       if (!given || !option) return known;
       const study = studyOf(given.study);
-      const resting = given.study.passage.notes.flatMap((note) => {
-        const finger = option.digits[note.id];
-        const side: Side = given.study.passage.taken?.[note.id] ?? (note.staff === 1 ? "right" : "left");
-        const hand = given.study.hands[side];
-        return finger && hand.resting.length < 5 && hand.resting.includes(finger) ? [{ side, finger }] : [];
-      })[0];
+      const inFingers = inTheFingers((said.get(known.id) ?? []).map((event) => verdictData(event, zone)));
+      const now = given.options.find(({ id }) => id === inFingers)?.digits ?? null;
+      const concert = known.concertIn === null ? null : dayAfter(day, known.concertIn);
+      const last = lastDayOfChange(
+        study,
+        now,
+        given.options.map(({ digits }) => digits),
+        day,
+        concert,
+      );
       return {
         ...known,
         dose: doseAMinute(study, option.digits),
-        hindered: resting ? `it asks for the ${resting.side} ${fingerName(resting.finger)}, which is resting` : null,
+        changeIn: last === null ? null : daysBetween(day, last),
+        hindered: restingAsked(given, option.digits),
       };
     }),
   );
+}
+
+/** Why a passage waits whose digits ask for a finger that rests; null where none does. */
+function restingAsked({ study: { passage, hands } }: Pick<PassageGiven, "study">, digits: Fingering): string | null {
+  for (const note of passage.notes) {
+    const finger = digits[note.id];
+    const side: Side = passage.taken?.[note.id] ?? (note.staff === 1 ? "right" : "left");
+    const { resting } = hands[side];
+    if (finger && resting.length < FINGERS.length && resting.includes(finger))
+      return `it asks for the ${side} ${fingerName(finger)}, which is resting`;
+  }
+  return null;
 }
 
 function pieceKnown(

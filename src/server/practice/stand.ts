@@ -14,8 +14,6 @@ import { blockData } from "./block-data";
 const RUNGS = [4, 1000] as const;
 const MOST_PLAYS = 2000;
 
-export const StandAsked = z.object({ passageId: z.uuid() });
-
 export const StandKept = z.object({
   passageId: z.uuid(),
   ladder: z

@@ -222,8 +222,10 @@ export interface RecitalData {
   readonly title: string;
   /** ISO date. */
   readonly heldOn: string;
-  /** Negative where it is over. */
+  /** Negative where its day is past. */
   readonly daysLeft: number;
+  /** Whether the player said that it is over. */
+  readonly ended: boolean;
 }
 
 /** Somebody who plays here. */

@@ -6,7 +6,7 @@ import type { Day } from "@/core/time/days";
 import type { HaltData } from "./trials";
 
 /** What came of a block. */
-export interface BlockDone {
+interface BlockDone {
   readonly minutes: number;
   /** Quarter notes a minute that the ladder came to; null where none was climbed. */
   readonly tempo: number | null;
@@ -59,7 +59,7 @@ export interface TodayData {
   readonly halt: HaltData | null;
 }
 
-export interface DayPlanData {
+interface DayPlanData {
   readonly minutes: number;
   readonly isCold: boolean;
   /** In order; those struck out among them. */

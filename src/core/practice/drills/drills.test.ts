@@ -185,6 +185,13 @@ describe("drills of the arm and the ear", () => {
     expect(first(scale, "warm-easy")).toMatch(/^60\/1 62\/2 64\/3 -/);
   });
 
+  it("warm up on the scale of the key, up an octave and down, where the keyboard has room", () => {
+    const keys = drill(scale, "warm-scale").music.hands[0]!.events.flatMap((event) =>
+      event.keys.map(({ key }) => key - 60),
+    );
+    expect(keys).toEqual([0, 2, 4, 5, 7, 9, 11, 12, 11, 9, 7, 5, 4, 2, 0]);
+  });
+
   it("are against causes that there are", () => {
     for (const { against } of DRILL_KINDS) for (const cause of against) expect(causeById(cause).id).toBe(cause);
   });

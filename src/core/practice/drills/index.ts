@@ -21,6 +21,7 @@ import { touches } from "./touches";
 import { trunk } from "./trunk";
 import { tuneAlone } from "./tune-alone";
 import { voicesAlone } from "./voices";
+import { warmScale } from "./warm-scale";
 import { warmEasy, warmFive } from "./warm-up";
 
 /** Every kind of drill, in the order in which they are offered. */
@@ -50,6 +51,7 @@ export const DRILL_KINDS: readonly DrillKind[] = [
   withoutLooking,
   imagined,
   warmFive,
+  warmScale,
   warmEasy,
 ];
 

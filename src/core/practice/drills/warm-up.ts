@@ -46,7 +46,7 @@ export const warmFive: DrillKind = {
 };
 
 /** The major tonic of the signature that lies nearest under the source's middle; null where five fingers have no room. */
-function tonicBy({ fifths, onsets }: Source): number | null {
+export function tonicBy({ fifths, onsets }: Source): number | null {
   const keys = onsets.flatMap((onset) => onset.keys.map(({ key }) => key as number));
   if (keys.length === 0) return null;
   const middle = (Math.min(...keys) + Math.max(...keys)) / 2;

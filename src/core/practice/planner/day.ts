@@ -10,7 +10,7 @@ export const DOINGS = ["warm-up", "check", "rest", ...AIMS] as const;
 export type Doing = (typeof DOINGS)[number];
 
 /** A stretch of a day. */
-export interface Stretch {
+interface Stretch {
   readonly doing: Doing;
   readonly passageId: string | null;
   readonly pieceId: string | null;
@@ -152,6 +152,7 @@ function later(one: PassageKnown, by: number): PassageKnown {
     ...one,
     concertIn,
     verdictIn: one.verdictIn === null ? null : one.verdictIn - by,
+    changeIn: one.changeIn === null ? null : one.changeIn - by,
     comesBack: { ...one.comesBack, since: since === null ? null : since + by },
   };
 }

@@ -20,6 +20,7 @@ const passage = (id: string, own: Partial<PassageKnown> = {}): PassageKnown => (
   isReviewDue: false,
   comesBack: { since: 2, held: 0, interval: 1 },
   dose: NO_DOSE,
+  changeIn: null,
   isLeftOver: false,
   hindered: null,
   ...own,
@@ -269,6 +270,16 @@ describe("the plan of a day", () => {
     for (const own of [{ concertIn: 3 }, { isLeftOver: true }, { state: "undecided", verdictIn: 0 } as const])
       expect(first(own)).toBe("this");
     expect(first({ comesBack: { since: 1, held: 3, interval: 8 } })).toBe("other");
+  });
+
+  it("says until when a change of fingering is sensible, where one is to be decided", () => {
+    const why = (own: Partial<PassageKnown>): string =>
+      planDay(asked([passage("a", own)], { minutes: 25 })).stretches.find(
+        ({ doing }) => doing === "decide" || doing === "learn",
+      )!.why;
+    expect(why({ state: "undecided", changeIn: 5 })).toContain("a change of fingering is sensible for 5 days more");
+    expect(why({ state: "undecided", changeIn: -1 })).toContain("too late to change its fingering safely");
+    expect(why({ state: "learning", changeIn: 5 })).not.toContain("change");
   });
 
   it("runs through a piece late enough, not too often, and not on the eve", () => {

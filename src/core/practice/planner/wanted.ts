@@ -17,6 +17,8 @@ export interface PassageKnown {
   readonly comesBack: Return;
   /** Of a minute of playing; see doseAMinute. */
   readonly dose: Dose;
+  /** Days until the last on which a change of its fingering is sensible, negative once that is past; null where there is none. */
+  readonly changeIn: number | null;
   /** Whether it was planned for the day before and not done. */
   readonly isLeftOver: boolean;
   /** Why it cannot be practised now, in words; null where it can. */
@@ -36,7 +38,7 @@ export interface PieceKnown {
 
 /** What a block is for: to decide on a fingering, to look at it again, and so on to a run through the piece. */
 export const AIMS = ["decide", "review", "learn", "secure", "keep", "run"] as const;
-export type Aim = (typeof AIMS)[number];
+type Aim = (typeof AIMS)[number];
 
 /** A block that could be practised: one aim, and what it is worth. */
 export interface Wanted {
@@ -128,26 +130,44 @@ const AIM_OF: Readonly<Record<PassageState, Aim>> = {
 
 /** What a block of a passage is worth, and the reasons that made it so, the weightiest first. */
 function worthOf(known: PassageKnown): { readonly worth: number; readonly why: string } {
-  const { state, concertIn, verdictIn, isReviewDue, comesBack, isLeftOver } = known;
-  const { since, interval, held } = comesBack;
+  const { state, concertIn, comesBack, isLeftOver } = known;
   const [least, most] = DAY_PLAN.returnShare;
-  const left = since === null ? 1 : Math.min(most, Math.max(least, since / interval));
+  const left = comesBack.since === null ? 1 : Math.min(most, Math.max(least, comesBack.since / comesBack.interval));
   const near = concertIn === null ? 0 : DAY_PLAN.concert * Math.exp(-concertIn / DAY_PLAN.concertDays);
-  const isVerdictDue = verdictIn !== null && verdictIn <= DAY_PLAN.dueWithin;
-  const isDue = isVerdictDue || isReviewDue;
-  const worth =
-    DAY_PLAN.worth[state] * left * (1 + near) + (isDue ? DAY_PLAN.due : 0) + (isLeftOver ? DAY_PLAN.leftOver : 0);
+  const due = isVerdictDue(known) || known.isReviewDue ? DAY_PLAN.due : 0;
+  const worth = DAY_PLAN.worth[state] * left * (1 + near) + due + (isLeftOver ? DAY_PLAN.leftOver : 0);
   const reasons = [
-    isVerdictDue && (verdictIn <= 0 ? "its verdict is due" : `its verdict is due in ${days(verdictIn)}`),
-    isReviewDue && "its fingering is to be looked at again",
+    dueSaid(known),
+    changeSaid(known),
     isLeftOver && "left over from the last time",
     concertIn !== null && concertIn <= DAY_PLAN.concertNamed && `the concert is in ${days(concertIn)}`,
-    since === null
-      ? "never practised yet"
-      : since > 0 && `last practised ${days(since)} ago${held > 0 ? `, and it held up ${times(held)} in a row` : ""}`,
+    returnSaid(comesBack),
     SAID[state],
   ];
   return { worth, why: reasons.filter((one) => one !== false).join("; ") };
+}
+
+function isVerdictDue({ verdictIn }: PassageKnown): boolean {
+  return verdictIn !== null && verdictIn <= DAY_PLAN.dueWithin;
+}
+
+function dueSaid(known: PassageKnown): string | false {
+  const { verdictIn, isReviewDue } = known;
+  if (isVerdictDue(known)) return verdictIn! <= 0 ? "its verdict is due" : `its verdict is due in ${days(verdictIn!)}`;
+  return isReviewDue && "its fingering is to be looked at again";
+}
+
+function returnSaid({ since, held }: Return): string | false {
+  if (since === null) return "never practised yet";
+  const heldSaid = held > 0 ? `, and it held up ${times(held)} in a row` : "";
+  return since > 0 && `last practised ${days(since)} ago${heldSaid}`;
+}
+
+/** Until when a change of fingering is sensible, where that bears on what is to be done. */
+function changeSaid({ state, isReviewDue, changeIn }: PassageKnown): string | false {
+  if (changeIn === null || (state !== "undecided" && !isReviewDue)) return false;
+  if (changeIn < 0) return "it is too late to change its fingering safely before the concert";
+  return changeIn <= DAY_PLAN.concertNamed && `a change of fingering is sensible for ${days(changeIn)} more`;
 }
 
 const SAID: Readonly<Record<PassageState, string>> = {

@@ -1,0 +1,1 @@
+ALTER TABLE "recital" ADD COLUMN "ended_at" timestamp with time zone;
