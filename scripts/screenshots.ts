@@ -27,11 +27,15 @@ async function take(name: string): Promise<void> {
 }
 
 await page.goto(address);
-await take("repertoire");
-await page.goto(`${address}/players/new`);
-await page.getByLabel("Your name").fill("Iris Vane");
-await page.getByLabel("Span on a ruler, mm").fill("186");
-await take("begin");
+await page.getByRole("button", { name: "Plan the day" }).click();
+await page.getByRole("group", { name: "Next" }).waitFor();
+await take("today");
+await page.goto(`${address}/diary`);
+await page
+  .getByRole("combobox", { name: "Passage" })
+  .selectOption({ label: "The run over the black keys, Dark Water" });
+await page.getByRole("img", { name: /^Tempo over time/ }).waitFor();
+await take("diary");
 await page.goto(`${address}/hands`);
 await take("hands");
 await page.goto(`${address}/hands/reach?against=octave-152`);
@@ -67,15 +71,6 @@ await page.getByRole("button", { name: "Move", exact: true }).click();
 await page.waitForTimeout(1800);
 await page.getByRole("button", { name: "Hold still" }).click();
 await take("slow-motion");
-await open(/The figure in four keys/);
-await engraved(page);
-await page.getByRole("tab", { name: "Figures" }).click();
-await page
-  .getByText(/the same intervals/)
-  .first()
-  .waitFor();
-await page.getByRole("tab", { name: "Figures" }).evaluate((tab) => tab.scrollIntoView({ block: "center" }));
-await take("figures");
 await open(/By turns up the stairs/);
 await engraved(page);
 await page.getByRole("tab", { name: "Hands" }).click();
@@ -111,6 +106,10 @@ await engraved(page);
 await page.getByRole("link", { name: "Practice" }).click();
 await engraved(page);
 await take("practice");
+await page.getByRole("button", { name: "From a metre away" }).click();
+await engraved(page);
+await take("far-desk");
+await page.keyboard.press("Escape");
 await page.goBack();
 await engraved(page);
 await page.getByRole("link", { name: "Side by side" }).click();
