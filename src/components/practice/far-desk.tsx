@@ -1,6 +1,5 @@
 "use client";
 
-import { useEffect } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { Drill } from "@/core/practice/drill";
 import { Button } from "../ui/button";
@@ -26,17 +25,11 @@ export function FarDesk({ desk: { ladder, count, click }, drill, fifths, aim, on
   useHotkeys("c", click.toggle);
   useHotkeys("up", () => ladder.played({ clean: true, easy: true }), { preventDefault: true });
   useHotkeys("down", ladder.slower, { preventDefault: true });
-  useEffect(() => {
-    document.documentElement.scrollTo({ top: 0 });
-  }, []);
   return (
-    <section
-      aria-label="The desk from a metre away"
-      className="fixed inset-0 z-40 flex flex-col overflow-y-auto bg-paper p-6"
-    >
+    <section aria-label="The desk from a metre away" className="fixed inset-0 z-40 flex flex-col bg-paper p-6">
       <h1 className="font-serif text-4xl">{aim}</h1>
       <p className="text-xl text-soft">{drill.name}</p>
-      <div className="min-h-0 grow">
+      <div className="min-h-0 grow overflow-y-auto" tabIndex={0} role="group" aria-label="The music">
         <DrillScore drill={drill} fifths={fifths} zoom={1.9} />
       </div>
       <div className="flex flex-wrap items-end gap-x-12 gap-y-3 border-t border-hairline pt-3">

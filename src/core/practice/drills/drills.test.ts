@@ -89,6 +89,17 @@ describe("drills of chords", () => {
     expect(tempo).toBeLessThan(chords.tempo);
   });
 
+  it("loosen no chord that has a key without a finger of its own", () => {
+    const held = (digits: string): boolean =>
+      drillsOf(of([[48, 52, 55]], digits, "left")).some(({ kind }) => kind === "loosened");
+    expect([held("531"), held("551")]).toEqual([true, false]);
+    const without = {
+      ...chords,
+      onsets: chords.onsets.map((o) => ({ ...o, keys: o.keys.map((k, i) => (i === 0 ? { ...k, finger: null } : k)) })),
+    };
+    expect(drillsOf(without).some(({ kind }) => kind === "loosened")).toBe(false);
+  });
+
   it("close the hand for half of each chord's length", () => {
     expect(first(chords, "closed-hand")).toBe("48/5+52/3+55/1 - 47/5+50/3+55/1 -");
     const [on, off] = lengths(chords, "closed-hand");

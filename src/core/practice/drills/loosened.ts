@@ -1,4 +1,3 @@
-import { FINGERS } from "../../hand/finger";
 import { isOnKeyboard, type Pitch } from "../../keyboard/pitch";
 import { DRILL } from "../../physics";
 import { beats } from "../../time/beats";
@@ -61,8 +60,9 @@ function moved(
 function widestChords(onsets: readonly SourceOnset[]): readonly SourceOnset[] {
   const shapes = new Map<string, SourceOnset>();
   for (const onset of onsets) {
-    const fingers = new Set(onset.keys.map(({ finger }) => finger));
-    if (onset.keys.length < 3 || fingers.size < onset.keys.length || !FINGERS.some((f) => fingers.has(f))) continue;
+    const fingers = new Set(onset.keys.flatMap(({ finger }) => finger ?? []));
+    // A key that no finger of this hand holds, or that shares one, leaves nothing to loosen.
+    if (onset.keys.length < 3 || fingers.size < onset.keys.length) continue;
     const shape = onset.keys.map(({ key }) => key).join(" ");
     if (!shapes.has(shape)) shapes.set(shape, onset);
   }
