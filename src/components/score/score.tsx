@@ -27,7 +27,7 @@ export function Score({ music, beginning = null, zoom = 1, oneLine = false, ...d
     music,
     width: oneLine && width > 0 ? null : width,
     scale: Math.round(SCALE * zoom),
-    rows: Math.max(1, drawn.layers.length) + (drawn.plan ? ROWS_OF_SIGNS : 0),
+    rows: Math.max(1, drawn.layers.length) + (drawn.plan && drawn.plan.signs.length > 0 ? ROWS_OF_SIGNS : 0),
   };
   const engraving = useEngraving(asked, beginning);
   const lines = useGradually(engraving.state === "done" ? engraving.lines : NO_LINES);
