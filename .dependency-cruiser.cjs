@@ -72,6 +72,7 @@ const SERVER = [
   "pieces",
   "practice",
   "export",
+  "archive",
 ];
 
 module.exports = {
@@ -96,7 +97,8 @@ module.exports = {
     only("formats-know-the-core", "^src/formats/", "^src/(formats|core)/"),
     only("database-knows-the-core", "^src/db/", "^src/(db|core)/"),
     only("demo-composes-in-formats", "^src/demo/", "^src/(demo|formats|core)/"),
-    only("command-line-knows-no-screen", "^src/cli/", "^src/(cli|formats|core)/"),
+    only("command-line-knows-no-screen", "^src/cli/(?!archive)", "^src/(cli|formats|core)/"),
+    only("archives-are-the-servers", "^src/cli/archive", "^src/(cli|db|server/archive)/"),
     only("workers-know-no-screen", "^src/worker/", "^src/(worker|formats|core)/"),
     only("server-knows-no-screen", "^src/server/", "^src/(server|db|formats|core|demo)/"),
     only("screens-go-through-the-server", "^src/components/", "^src/(components|worker|core|server/(types|actions))"),

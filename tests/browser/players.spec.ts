@@ -1,5 +1,6 @@
+import { readFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
-import { kept, openOnBench } from "./support";
+import { alive, kept, openOnBench } from "./support";
 
 /** Opens what can be done with something and chooses from it. */
 async function choose(page: Page, thing: string, what: string): Promise<void> {
@@ -36,6 +37,19 @@ test("a player begins with hands of their own, and the demo's player is a click 
   await page.getByRole("button", { name: "Play as Iris Vane" }).click();
   await expect(page.getByText("A run of one's own")).toBeVisible();
   await page.goto("/players");
+  const coming = page.waitForEvent("download");
+  await page.getByRole("link", { name: "Archive of Iris Vane" }).click();
+  const file = (await (await coming).path())!;
+  const archive = page.getByRole("region", { name: "Archive" });
+  await alive(archive.getByLabel("Bring in an archive"));
+  await archive
+    .getByLabel("Bring in an archive")
+    .setInputFiles({ name: "iris.zip", mimeType: "application/zip", buffer: readFileSync(file) });
+  await expect(archive.getByRole("status")).toHaveText("Everything of Iris Vane was here already.");
+  await archive
+    .getByLabel("Bring in an archive")
+    .setInputFiles({ name: "other.zip", mimeType: "application/zip", buffer: Buffer.from("no zip") });
+  await expect(archive.getByRole("alert")).toContainText("it is no whole zip file. Nothing was changed.");
   await choose(page, "Iris Vane", "Take away");
   await expect(page.getByRole("button", { name: "Player: Maro Telland" })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();

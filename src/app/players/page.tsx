@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import Link from "next/link";
+import { ArchiveIn } from "@/components/players/archive-in";
 import { PlayersList } from "@/components/players/players-list";
 import { buttonLook } from "@/components/ui/button";
 import { database } from "@/server/connection";
@@ -22,6 +23,7 @@ export default async function Players() {
         </Link>
       </div>
       <PlayersList all={all} now={now?.id ?? null} demoAway={away} />
+      <ArchiveIn />
     </div>
   );
 }

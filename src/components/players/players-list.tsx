@@ -5,7 +5,7 @@ import { turnTo } from "@/server/actions";
 import type { PlayerData } from "@/server/types";
 import { BelongingMenu } from "../belongings/belonging-menu";
 import { ask } from "../keeping/ask";
-import { Button } from "../ui/button";
+import { Button, buttonLook } from "../ui/button";
 import { DemoAway } from "./demo-away";
 
 interface Props {
@@ -34,6 +34,14 @@ export function PlayersList({ all, now, demoAway }: Props) {
                 {isDemo && ", made up for the demo"}
               </span>
             </span>
+            <a
+              href={`/players/${id}/archive`}
+              download
+              aria-label={`Archive of ${name}`}
+              className={buttonLook("quiet")}
+            >
+              Archive
+            </a>
             {id === now ? (
               <span className="px-4 text-sm text-velvet">Plays now</span>
             ) : (

@@ -11,8 +11,14 @@ export type Uploaded =
 /** ms that a file may take to come. */
 const MOST_MS = 120_000;
 
-/** The one file of a request, counted while it comes, whatever its headers claim. */
-export async function uploaded(request: Request): Promise<Uploaded> {
+/** Bytes of an archive at most: years of takes, and some films. */
+export const LARGEST_ARCHIVE = 512 * 1024 * 1024;
+
+/**
+ * The one file of a request, counted while it comes, whatever its headers claim.
+ * @param most bytes that it may have
+ */
+export async function uploaded(request: Request, most: number = LARGEST_FILE): Promise<Uploaded> {
   const stopped = await stoppedAt(request);
   if (stopped) {
     const closed = "The door is closed: say the passphrase first.";
@@ -22,9 +28,9 @@ export async function uploaded(request: Request): Promise<Uploaded> {
   const type = request.headers.get("content-type") ?? "";
   if (!request.body || !type.startsWith("multipart/form-data")) return { ok: false, refusal: refused(NONE, 400) };
   const body = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
-  const found = await fileIn(body, type);
+  const found = await fileIn(body, type, most);
   if (typeof found === "object") return { ok: true, file: found };
-  const [message, status] = REFUSALS[found];
+  const [message, status] = found === "large" ? tooLarge(most) : REFUSALS[found];
   // What still comes is not read: the connection ends with the answer.
   body.unpipe();
   const refusal = refused(message, status);
@@ -35,9 +41,12 @@ export async function uploaded(request: Request): Promise<Uploaded> {
 const NONE = "No file came with the request.";
 const REFUSALS = {
   none: [NONE, 400],
-  large: [`The file is over ${LARGEST_FILE / 1024 / 1024} MB.`, 413],
   slow: ["The file took too long to come.", 408],
 } as const;
+
+function tooLarge(most: number): readonly [message: string, status: number] {
+  return [`The file is over ${most / 1024 / 1024} MB.`, 413];
+}
 
 /** A file as it came. */
 interface FileCome {
@@ -47,9 +56,9 @@ interface FileCome {
   readonly bytes: Uint8Array;
 }
 
-type FileFound = FileCome | keyof typeof REFUSALS;
+type FileFound = FileCome | keyof typeof REFUSALS | "large";
 
-function fileIn(body: Readable, type: string): Promise<FileFound> {
+function fileIn(body: Readable, type: string, most: number): Promise<FileFound> {
   return new Promise((resolve) => {
     const slow = setTimeout(() => done("slow"), MOST_MS);
     const done = (found: FileFound): void => {
@@ -59,7 +68,7 @@ function fileIn(body: Readable, type: string): Promise<FileFound> {
     let file: FileFound | null = null;
     let parser;
     try {
-      const limits = { files: 1, fileSize: LARGEST_FILE + 1, fields: 4, fieldSize: 1000, parts: 6 };
+      const limits = { files: 1, fileSize: most + 1, fields: 4, fieldSize: 1000, parts: 6 };
       parser = busboy({ headers: { "content-type": type }, limits, defParamCharset: "utf8" });
     } catch {
       return done("none");
