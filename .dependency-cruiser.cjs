@@ -56,6 +56,7 @@ const SCREENS = [
   "players",
   "bench",
   "side-by-side",
+  "sheet",
   "door",
   "shell",
 ];
@@ -73,6 +74,7 @@ const SERVER = [
   "practice",
   "export",
   "archive",
+  "sheet",
 ];
 
 module.exports = {

@@ -7,7 +7,7 @@ const config: NextConfig = {
   poweredByHeader: false,
   // `npm test` checks types by itself, once.
   typescript: { ignoreBuildErrors: true },
-  serverExternalPackages: ["postgres", "piscina"],
+  serverExternalPackages: ["postgres", "piscina", "playwright-core"],
   experimental: {
     serverActions: { bodySizeLimit: "2mb" },
     // Its port to Rust: half of a build's time otherwise goes into the compiler.

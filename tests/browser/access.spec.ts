@@ -70,6 +70,13 @@ const SCREENS: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
       await engraved(page);
     },
   ],
+  [
+    "Sheet",
+    async (page) => {
+      await page.goto((await demoPassage(page)).replace("/bench/", "/sheet/"));
+      await engraved(page);
+    },
+  ],
   ["Diary", async (page) => void (await page.goto("/diary"))],
   [
     "Story",

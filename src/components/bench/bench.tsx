@@ -85,6 +85,9 @@ function Title({ bench }: { bench: BenchInHand }) {
       <Link href={`/side-by-side/${data.id}`} className={buttonLook()}>
         Side by side
       </Link>
+      <Link href={`/sheet/${data.id}${inView ? `?option=${inView.option.name}` : ""}`} className={buttonLook()}>
+        Sheet
+      </Link>
       {inView && (
         <a
           href={`/options/${inView.option.id}/export${asked.size > 0 ? `?${asked}` : ""}`}

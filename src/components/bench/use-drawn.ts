@@ -35,7 +35,7 @@ export function useDrawn(
   wishes: FingeringWishes,
   figures: readonly Figure[] | null,
   suggested: Suggested,
-  { digits, hands }: ViewSettings,
+  { digits, hands }: Pick<ViewSettings, "digits" | "hands">,
 ): Omit<Drawn, "stretch" | "selected" | "onSelect"> {
   const { study, steps, notes } = view;
   const sideOf = useSideOf(study.passage);
