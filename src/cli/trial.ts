@@ -103,7 +103,7 @@ function tableOf(heard: Heard): readonly string[] {
   const why = uncleanWhy(cleanMeasures(heard, figures));
   const astray = read.keys.flatMap(({ key, downMs }, j) => {
     const one = read.read[j]!;
-    if (one.kind === "right") return [];
+    if (one.kind === "right" || one.kind === "ornament") return [];
     const place = `bar ${onsets[one.onset]?.bar ?? "?"}`;
     return [[place, one.kind, pitchName(key), `${Math.round(downMs)} ms`]];
   });

@@ -70,7 +70,7 @@ export function PracticeDesk({ data, stand: given }: Props) {
               onWorked={drills.work}
             />
           </div>
-          <aside className="flex flex-col gap-5 text-sm">
+          <aside className="flex flex-col gap-5 text-sm print:hidden">
             <LadderPanel ladder={ladder} />
             <CountPanel count={count} seconds={secondsOf(drill)} />
             <p className="text-soft">{KEYS_SAID}</p>

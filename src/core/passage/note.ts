@@ -31,6 +31,8 @@ export interface Note {
   readonly staccato?: boolean;
   /** Whether a slur begins on it, as written. */
   readonly slurBegins?: boolean;
+  /** Whether a sign on it stands for more notes than are written: a trill, a turn. Which, is the player's to choose. */
+  readonly ornamented?: boolean;
   /** The hand that plays it where that is not its staff's own. */
   readonly hand?: Side;
   /** In a rolled chord: ms between strokes, and whether the pedal lets its finger leave at once. */

@@ -2,6 +2,8 @@
 export const READING = {
   /** A key struck that nothing asks for; a little more than a note missed, so that a key is read as a note where it can be. */
   extra: 1.15,
+  /** A key that belongs to an ornament whose sign stands there: hardly anything, so that a note is read as that where it can be. */
+  ornament: 0.02,
   /** A note that comes when the next onset has begun already. */
   late: 1,
   /** A note that is not played though the music goes past it. */

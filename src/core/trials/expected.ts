@@ -3,7 +3,7 @@ import type { Pitch } from "../keyboard/pitch";
 import type { Stroke } from "../passage/line";
 import type { NoteId } from "../passage/note";
 import { playedNotes } from "../passage/passage";
-import { MOTION } from "../physics";
+import { FAULT, MOTION } from "../physics";
 import { tasksOf, type Study } from "../fingering/study/study";
 
 /** A key that the passage asks for at an onset. */
@@ -28,6 +28,8 @@ export interface OnsetExpected {
   readonly bar: string;
   /** Lowest key first. */
   readonly notes: readonly NoteExpected[];
+  /** Keys about which an ornament may move then: of notes with a sign for one that sound here, or begin the next onset. */
+  readonly ornamented?: readonly Pitch[];
 }
 
 /**
@@ -50,12 +52,35 @@ export function expectedOf(study: Study): readonly OnsetExpected[] {
   }
   const inTime = [...moments.values()].sort((a, b) => a.ms - b.ms);
   const start = inTime[0]?.ms ?? 0;
-  return inTime.map(({ ms, bar, notes }, index) => ({
+  const onsets = inTime.map(({ ms, bar, notes }, index) => ({
     index,
     at: quarters(ms - start),
     bar,
     notes: notes.sort((a, b) => a.key - b.key),
   }));
+  return withOrnaments(
+    onsets,
+    new Set(playedNotes(study.passage).flatMap((note) => (note.ornamented ? [note.id] : []))),
+  );
+}
+
+/** The onsets with the keys about which an ornament may move: from just before its note until that ends. */
+function withOrnaments(onsets: readonly OnsetExpected[], signed: ReadonlySet<NoteId>): readonly OnsetExpected[] {
+  if (signed.size === 0) return onsets;
+  const notes = onsets.flatMap(({ index, at, notes: own }) =>
+    own
+      .filter((note) => note.notes.some((id) => signed.has(id)))
+      .map((note) => ({ ...note, index, until: at + note.length })),
+  );
+  return onsets.map((onset) => {
+    const moving = notes.filter(({ index, until }) => index - 1 <= onset.index && onset.at < until - 1e-9);
+    return moving.length === 0 ? onset : { ...onset, ornamented: moving.map(({ key }) => key) };
+  });
+}
+
+/** Whether a key may belong to an ornament that moves at an onset. */
+export function isOfOrnament({ ornamented = [] }: OnsetExpected, key: Pitch): boolean {
+  return ornamented.some((about) => Math.abs(key - about) <= FAULT.neighbourSemitones);
 }
 
 function expected(stroke: Stroke, side: Side, quarters: (ms: number) => number): NoteExpected {

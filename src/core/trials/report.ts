@@ -80,7 +80,7 @@ export function reportOf(heard: Heard, rule: CleanRule = USUAL_RULE): TakeReport
 
 function marksOf({ read, onsets }: Heard, figures: TakeFigures): readonly MarkHeard[] {
   const struck = read.read.flatMap((one, j): MarkHeard[] => {
-    if (one.kind === "right") return [];
+    if (one.kind === "right" || one.kind === "ornament") return [];
     if (one.kind === "wrong") return [{ note: one.note.id, kind: "wrong", semitones: one.semitones }];
     const { key } = read.keys[j]!;
     const notes = onsets[one.onset]?.notes ?? [];

@@ -37,7 +37,7 @@ type Growing = { -readonly [Key in keyof Note]: Note[Key] };
 
 function begun(head: NoteHead, bar: Bar): Growing {
   const { id, pitch, step, staff, voice, onset, duration, grace, printed, loudness, accent, staccato, hand } = head;
-  const { slurBegins } = head;
+  const { slurBegins, ornamented } = head;
   return {
     id,
     tied: [],
@@ -55,6 +55,7 @@ function begun(head: NoteHead, bar: Bar): Growing {
     ...(accent ? { accent } : {}),
     ...(staccato ? { staccato } : {}),
     ...(slurBegins ? { slurBegins } : {}),
+    ...(ornamented ? { ornamented } : {}),
     ...(hand ? { hand } : {}),
   };
 }

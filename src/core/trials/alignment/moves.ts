@@ -1,5 +1,5 @@
 import { READING } from "../../physics";
-import type { OnsetExpected } from "../expected";
+import { isOfOrnament, type OnsetExpected } from "../expected";
 import type { KeyStruck } from "../take";
 
 /**
@@ -56,10 +56,17 @@ export interface Room {
  * @param j place of the key
  */
 export function eachMove(reader: Reader, from: Standing, j: number, most: Room, take: Taking): void {
-  if (READING.extra <= (isOpen(reader.onsets, from) ? most.open : most.closed)) take(from, NOTHING, READING.extra);
+  const surplus = surplusCost(reader, from, j);
+  if (surplus <= (isOpen(reader.onsets, from) ? most.open : most.closed)) take(from, NOTHING, surplus);
   if (from.onset >= 0) within(reader, from, j, take);
   if (from.owed !== 0) late(reader, from, j, take);
   onward(reader, from, j, most, take);
+}
+
+/** What a key costs that no note asks for: little where an ornament may move there. */
+function surplusCost({ onsets, keys }: Reader, { onset }: Standing, j: number): number {
+  const here = onsets[Math.max(0, onset)]!;
+  return isOfOrnament(here, keys[j]!.key) ? READING.ornament : READING.extra;
 }
 
 /** To begin anew with a key at a note that asks for it. */

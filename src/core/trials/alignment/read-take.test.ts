@@ -110,3 +110,66 @@ describe("a take read", () => {
     expect(readTake(onsets, played([]))).toMatchObject({ read: [], runs: [], doubtful: [] });
   });
 });
+
+describe("an ornament whose sign is written", () => {
+  const plain = studyOfKeys([60, 64, 67, 65], "right", { tempo: 60 });
+  const signed = {
+    ...plain,
+    passage: {
+      ...plain.passage,
+      notes: plain.passage.notes.map((note, i) => (i === 1 ? { ...note, ornamented: true } : note)),
+    },
+  };
+  const kinds = (study: typeof plain, keys: readonly (readonly [number, number])[]): readonly string[] =>
+    readTake(expectedOf(study), played(keys, 60)).read.map(({ kind }) => kind);
+  const TRILL = [
+    [60, 0],
+    [64, 250],
+    [65, 290],
+    [64, 330],
+    [65, 370],
+    [64, 410],
+    [67, 500],
+    [65, 750],
+  ] as const;
+
+  it("may be played with as many notes as the player likes, and none of them is a fault", () => {
+    expect(kinds(signed, TRILL)).toEqual(["right", "right", ...Array<string>(4).fill("ornament"), "right", "right"]);
+    expect(kinds(plain, TRILL)).not.toContain("ornament");
+    expect(
+      kinds(signed, [
+        [60, 0],
+        [64, 250],
+        [67, 500],
+        [65, 750],
+      ]),
+    ).toEqual(Array<string>(4).fill("right"));
+  });
+
+  it("may begin on the note above", () => {
+    const from = [
+      [60, 0],
+      [65, 250],
+      [64, 290],
+      [65, 330],
+      [64, 370],
+      [67, 500],
+      [65, 750],
+    ] as const;
+    const read = kinds(signed, from);
+    expect(read.filter((kind) => kind === "right")).toHaveLength(4);
+    expect(read.filter((kind) => kind === "ornament")).toHaveLength(3);
+  });
+
+  it("excuses nothing elsewhere", () => {
+    expect(
+      kinds(signed, [
+        [60, 0],
+        [64, 250],
+        [67, 500],
+        [72, 600],
+        [65, 750],
+      ])[3],
+    ).toBe("added");
+  });
+});

@@ -1,6 +1,6 @@
 import type { NoteId } from "../../passage/note";
 import { FAULT, READING } from "../../physics";
-import type { NoteExpected, OnsetExpected } from "../expected";
+import { isOfOrnament, type NoteExpected, type OnsetExpected } from "../expected";
 import { inOrderOfTime, type KeyStruck, type Take } from "../take";
 import { aligned } from "./align";
 import type { Meant } from "./moves";
@@ -16,7 +16,9 @@ export type KeyRead =
       readonly semitones: number;
     }
   /** Nothing asks for it: a neighbour caught beside another key, a key struck twice, or one more. */
-  | { readonly kind: "neighbour" | "twice" | "added"; readonly onset: number };
+  | { readonly kind: "neighbour" | "twice" | "added"; readonly onset: number }
+  /** One of the notes that the sign of an ornament stands for: no fault. */
+  | { readonly kind: "ornament"; readonly onset: number };
 
 /** A stretch of a take that goes through the music without turning back; each is read for itself. */
 export interface Run {
@@ -62,7 +64,11 @@ function readOf(
   meant: readonly Meant[],
 ): readonly KeyRead[] {
   return meant.map(({ onset, note }, j): KeyRead => {
-    if (onset < 0) return { kind: surplus(keys, meant, j), onset: onsetBefore(meant, j) };
+    if (onset < 0) {
+      const before = onsetBefore(meant, j);
+      const isOrnament = isOfOrnament(onsets[before]!, keys[j]!.key);
+      return { kind: isOrnament ? "ornament" : surplus(keys, meant, j), onset: before };
+    }
     const asked = onsets[onset]!.notes[note]!;
     const semitones = keys[j]!.key - asked.key;
     return { kind: semitones === 0 ? "right" : "wrong", onset, note: asked, semitones };

@@ -1,3 +1,4 @@
+import { ornamentsOf } from "./ornaments";
 import { child, childrenOf, textOf, type Element } from "../../xml/tree";
 import { LIMITS } from "./limits";
 import { wholeIn } from "./numbers";
@@ -10,6 +11,7 @@ export interface Character {
   readonly staccato?: boolean;
   /** Whether a slur begins on it. */
   readonly slurBegins?: boolean;
+  readonly ornamented?: boolean;
 }
 
 /** Loudness of the usual marks. A choice: even steps about the middle. */
@@ -50,6 +52,7 @@ export function characterOf(note: Element, loudness: number | undefined): Charac
     ...(marks.some((m) => ACCENTS.includes(m)) ? { accent: true } : {}),
     ...(marks.some((m) => STACCATO.includes(m)) ? { staccato: true } : {}),
     ...(beginsSlur(note) ? { slurBegins: true } : {}),
+    ...(ornamentsOf(note).length > 0 ? { ornamented: true } : {}),
   };
 }
 

@@ -57,7 +57,7 @@ function editsFor(text: string, { element }: NoteHead, digits: string | undefine
   const technicals = notations.flatMap((n) => childrenOf(n, "technical"));
   const printed = digits === undefined ? [] : technicals.flatMap((t) => childrenOf(t, "fingering"));
   const edits: Edit[] = printed.map((p, i) => ({ start: p.start, end: p.end, with: i === 0 ? digits! : "" }));
-  const technical = `${printed.length > 0 ? "" : (digits ?? "")}${marks.technical}`;
+  const technical = printed.length > 0 ? "" : (digits ?? "");
   const intoTechnical = technical !== "" && technicals[0] !== undefined;
   if (intoTechnical) edits.push(intoEnd(text, technicals[0]!, technical));
   const notation = `${technical === "" || intoTechnical ? "" : `<technical>${technical}</technical>`}${marks.notation}`;

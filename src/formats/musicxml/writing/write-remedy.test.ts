@@ -38,7 +38,9 @@ describe("a remedy written into MusicXML", () => {
   it("left out: marks the note and does not delete it", () => {
     const out = written({ [MIDDLE]: { kind: "omit" } });
     expect(out.match(/<notehead parentheses="yes">normal<\/notehead>/g)).toHaveLength(1);
-    expect(out).toContain("<other-technical>left out</other-technical>");
+    expect(out).toMatch(
+      /<direction placement="above"><direction-type><words>left out<\/words>.*<note[^>]*><pitch><step>C/,
+    );
     const read = readScore(bytes(out));
     expect(read.ok && passageFrom(pianoPart(read.value), 1, 1, "right").notes).toHaveLength(4);
   });
@@ -58,9 +60,10 @@ describe("a remedy written into MusicXML", () => {
       handOf: () => "right",
       remedies: { [LOW]: { kind: "other-hand", hand: "left" } } as NoteRemedies,
     });
-    expect(out).toContain("<other-technical>left hand</other-technical>");
-    expect(out.match(/<staff>2<\/staff>/g)).toHaveLength(1);
-    expect(out.match(/<staff>1<\/staff>/g)).toHaveLength(1);
+    expect(out).toContain("<words>left hand</words>");
+    const notes = out.replace(/<direction .*?<\/direction>/g, "");
+    expect(notes.match(/<staff>2<\/staff>/g)).toHaveLength(1);
+    expect(notes.match(/<staff>1<\/staff>/g)).toHaveLength(1);
   });
 
   it("everything else: is said in words, and nothing besides is touched", () => {
@@ -71,10 +74,15 @@ describe("a remedy written into MusicXML", () => {
     });
     expect(out).toContain("flat fingers");
     expect(out).toContain("let go, pedal");
-    const bare = out
-      .replace(/<other-technical>[^<]*<\/other-technical>/g, "")
-      .replace(/<technical><\/technical>/g, "")
-      .replace(/<notations><\/notations>/g, "");
-    expect(bare).toBe(CHORD.replace("<notations/>", ""));
+    const bare = out.replace(/<direction .*?<\/direction>/g, "");
+    expect(bare).toBe(CHORD);
+  });
+
+  it("said of several notes of a chord: stands once before it, and not between its notes", () => {
+    const out = written({ [LOW]: { kind: "flat" }, [MIDDLE]: { kind: "flat" }, [HIGH]: { kind: "omit" } });
+    expect(out.match(/<words>flat fingers<\/words>/g)).toHaveLength(1);
+    expect(out.match(/<words>left out<\/words>/g)).toHaveLength(1);
+    expect(out.indexOf("<direction ", out.indexOf("<chord/>"))).toBe(-1);
+    expect(readScore(bytes(out)).ok).toBe(true);
   });
 });

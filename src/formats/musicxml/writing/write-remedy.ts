@@ -1,55 +1,73 @@
 import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { Edit } from "../../xml/splice";
-import { childrenOf } from "../../xml/tree";
+import { childrenOf, escapeXml } from "../../xml/tree";
 import type { NoteHead } from "../score";
+import { firstOfChord } from "./chord";
 
 /** How a chosen remedy stands on one note of the file. */
 export interface Marks {
-  /** Into the note's technical marks, and into its notations. */
-  readonly technical: string;
+  /** Into the note's notations. */
   readonly notation: string;
-  /** Changes elsewhere in the note. */
+  /** Changes elsewhere: in the note, and in words before its chord. */
   readonly edits: readonly Edit[];
 }
 
-export const NO_MARKS: Marks = { technical: "", notation: "", edits: [] };
+export const NO_MARKS: Marks = { notation: "", edits: [] };
 
 /**
  * A roll as an arpeggiate mark with its direction; a note of the other hand in that hand's staff; a note left out
- * in parentheses, still there; a folded note in its new octave; the rest in words.
+ * in parentheses, still there; a folded note in its new octave; all but a roll in words before the chord as well.
  */
 export function marksOf(head: NoteHead, inBar: readonly NoteHead[], remedies: NoteRemedies, hasStaves: boolean): Marks {
   const remedy = remedies[head.id];
-  switch (remedy?.kind) {
-    case undefined:
-      return NO_MARKS;
-    case "edges":
-      return inWords("at the facing edges");
-    case "flat":
-      return inWords("flat fingers");
-    case "lean":
-      return inWords("leaning");
-    case "shorter":
-      return inWords("let go, pedal");
-    case "roll":
-      return {
-        ...NO_MARKS,
-        notation: `<arpeggiate direction="${directionOf(head, inBar, remedies)}"/>`,
-        edits: rollsTakenOut(head),
-      };
-    case "omit":
-      return { ...inWords("left out"), edits: parenthesized(head) };
-    case "fold":
-      return { ...inWords("folded by an octave"), edits: octaveMoved(head, remedy.octaves) };
-    case "other-hand":
-      return hasStaves
-        ? { ...inWords(`${remedy.hand} hand`), edits: staffOf(head, remedy.hand === "right" ? "1" : "2") }
-        : inWords(`${remedy.hand} hand`);
-  }
+  if (remedy === undefined) return NO_MARKS;
+  if (remedy.kind === "roll")
+    return {
+      notation: `<arpeggiate direction="${directionOf(head, inBar, remedies)}"/>`,
+      edits: rollsTakenOut(head),
+    };
+  return { notation: "", edits: [...inWords(head, inBar, remedies), ...changesOf(head, remedy, hasStaves)] };
 }
 
-function inWords(words: string): Marks {
-  return { technical: `<other-technical>${words}</other-technical>`, notation: "", edits: [] };
+/** What a remedy changes in the note itself. */
+function changesOf(head: NoteHead, remedy: NoteRemedy, hasStaves: boolean): readonly Edit[] {
+  if (remedy.kind === "omit") return parenthesized(head);
+  if (remedy.kind === "fold") return octaveMoved(head, remedy.octaves);
+  if (remedy.kind === "other-hand" && hasStaves) return staffOf(head, remedy.hand === "right" ? "1" : "2");
+  return [];
+}
+
+/** What a remedy is called in a score; a roll has a sign of its own. */
+function wordsOf(remedy: NoteRemedy): string {
+  if (remedy.kind === "other-hand") return `${remedy.hand} hand`;
+  return WORDS[remedy.kind];
+}
+
+const WORDS: Readonly<Record<Exclude<NoteRemedy["kind"], "other-hand">, string>> = {
+  edges: "at the facing edges",
+  flat: "flat fingers",
+  lean: "leaning",
+  shorter: "let go, pedal",
+  roll: "",
+  omit: "left out",
+  fold: "folded by an octave",
+};
+
+/** The words as a direction before the chord, which readers show everywhere; once where several of its notes have the same. */
+function inWords(head: NoteHead, inBar: readonly NoteHead[], remedies: NoteRemedies): readonly Edit[] {
+  const words = wordsOf(remedies[head.id]!);
+  const first = firstOfChord(inBar, inBar.indexOf(head));
+  const said = inBar.slice(inBar.indexOf(first), inBar.indexOf(head)).some(({ id }) => {
+    const remedy = remedies[id];
+    return remedy !== undefined && wordsOf(remedy) === words;
+  });
+  if (said) return [];
+  const { start } = first.element;
+  const { home, voice } = head;
+  const direction =
+    `<direction placement="${home === 2 ? "below" : "above"}"><direction-type><words>${words}</words></direction-type>` +
+    `<voice>${escapeXml(voice)}</voice><staff>${home}</staff></direction>`;
+  return [{ start, end: start, with: direction }];
 }
 
 /** Upward when the lowest rolled note of the chord comes before the highest. */

@@ -48,6 +48,16 @@ describe("signs of the hand plan in MusicXML", () => {
     expect(stop).toBeGreaterThan(text.lastIndexOf("</note>"));
   });
 
+  it("have brackets with numbers of their own while they overlap, and the first again afterwards", () => {
+    const numbers = (text: string, type: string): readonly string[] =>
+      [...text.matchAll(new RegExp(`<bracket type="${type}" number="(\\d)"`, "g"))].map(([, number]) => number!);
+    const over = written({ sign: "group", to: id(4) }, { sign: "group", note: id(3), to: id(4), side: "left" });
+    expect(numbers(over, "start").toSorted()).toEqual(["1", "2"]);
+    expect(numbers(over, "stop").toSorted()).toEqual(["1", "2"]);
+    const after = written({ sign: "group", to: id(2) }, { sign: "group", note: id(3), to: id(4), side: "left" });
+    expect(numbers(after, "start")).toEqual(["1", "1"]);
+  });
+
   it("change nothing of the music: it reads back the same", () => {
     const notes = (text: string) => {
       const read = readScore(bytes(text));

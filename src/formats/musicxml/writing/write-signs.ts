@@ -1,8 +1,9 @@
 import type { SignPlaced } from "@/core/motion/marks/signs";
 import type { NoteId } from "@/core/passage/note";
 import type { Edit } from "../../xml/splice";
-import { childrenOf, escapeXml } from "../../xml/tree";
+import { escapeXml } from "../../xml/tree";
 import type { NoteHead, Part } from "../score";
+import { firstOfChord, lastOfChord } from "./chord";
 
 /**
  * The signs of a hand plan as directions before their notes: a group as a bracket from its first note to behind its last,
@@ -14,6 +15,7 @@ export function signEdits(part: Part, signs: readonly SignPlaced[]): readonly Ed
     bar.heads.forEach((head, i) =>
       heads.set(head.id, { head, first: firstOfChord(bar.heads, i), last: lastOfChord(bar.heads, i) }),
     );
+  const numbers = bracketNumbers(signs, heads);
   return signs.flatMap((sign): readonly Edit[] => {
     const place = heads.get(sign.note);
     if (!place) return [];
@@ -22,14 +24,36 @@ export function signEdits(part: Part, signs: readonly SignPlaced[]): readonly Ed
     if (sign.sign !== "group" || !last)
       return [at(before, direction(sign, place.head, `<words>${escapeXml(sign.words)}</words>`))];
     const [start, stop] = (["start", "stop"] as const).map(
-      (type) =>
-        `<bracket type="${type}" number="${sign.side === "right" ? 1 : 2}" line-end="${sign.above ? "down" : "up"}"/>`,
+      (type) => `<bracket type="${type}" number="${numbers.get(sign)}" line-end="${sign.above ? "down" : "up"}"/>`,
     ) as [string, string];
     return [
       at(before, direction(sign, place.head, start)),
       at(last.last.element.end, direction(sign, last.head, stop)),
     ];
   });
+}
+
+/** A number for each bracket: in the order of the file the least that no bracket which is still open has, so that none crosses another's. */
+function bracketNumbers(
+  signs: readonly SignPlaced[],
+  heads: ReadonlyMap<NoteId, Place>,
+): ReadonlyMap<SignPlaced, number> {
+  const brackets = signs
+    .flatMap((sign) => {
+      const [from, to] = [heads.get(sign.note), sign.to === null ? undefined : heads.get(sign.to)];
+      if (sign.sign !== "group" || !from || !to) return [];
+      return [{ sign, start: from.first.element.start, end: to.last.element.end }];
+    })
+    .sort((a, b) => a.start - b.start);
+  const open = new Map<number, number>();
+  return new Map(
+    brackets.map(({ sign, start, end }) => {
+      let number = 1;
+      while ((open.get(number) ?? -1) > start) number++;
+      open.set(number, end);
+      return [sign, number];
+    }),
+  );
 }
 
 interface Place {
@@ -47,19 +71,4 @@ function direction({ above }: SignPlaced, { home, voice }: NoteHead, type: strin
     `<direction placement="${above ? "above" : "below"}"><direction-type>${type}</direction-type>` +
     `<voice>${escapeXml(voice)}</voice><staff>${home}</staff></direction>`
   );
-}
-
-/** Nothing may stand between the notes of a chord. */
-function firstOfChord(heads: readonly NoteHead[], i: number): NoteHead {
-  while (i > 0 && isChordNote(heads[i]!)) i--;
-  return heads[i]!;
-}
-
-function lastOfChord(heads: readonly NoteHead[], i: number): NoteHead {
-  while (i + 1 < heads.length && isChordNote(heads[i + 1]!)) i++;
-  return heads[i]!;
-}
-
-function isChordNote({ element }: NoteHead): boolean {
-  return childrenOf(element, "chord").length > 0;
 }
