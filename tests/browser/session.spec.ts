@@ -1,5 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
-import { alive, asNewPlayer, openOnBench } from "./support";
+import { alive, asNewPlayer, kept, openOnBench } from "./support";
 
 /** A MIDI piano that stands in for a real one: what is played on it comes as from a device. */
 async function withPiano(page: Page): Promise<void> {
@@ -108,6 +108,7 @@ test("a whole session: the day planned, warmed up, a drill, the ladder by takes,
     await play(page, [60, 62, 64, 66, 67, 69, 71, 72], sixteenth);
     await expect(take.locator("p[role=status]")).toContainText("Not clean.");
     await expect(count).toContainText("0 of 5 good, 2 played");
+    await kept(page);
   });
 
   await test.step("the diary has it all, and a note is written and found", async () => {

@@ -20,6 +20,8 @@ interface Props {
   /** Whether it has done its work, in the player's own word. */
   readonly isWorked: boolean;
   readonly onWorked: (isWorked: boolean) => void;
+  /** The last day on which another fingering could be begun, in words; null without a concert. */
+  readonly change: string | null;
 }
 
 /** How loud a drill sounds, and how hard its keys are in a file. */
@@ -27,7 +29,7 @@ const LOUD = 0.5;
 const VELOCITY = 64;
 
 /** A drill large on the desk: its music with digits, what it is for, when it is done, and how it leaves the tool. */
-export function DrillOnDesk({ drill, fifths, isWorked, onWorked }: Props) {
+export function DrillOnDesk({ drill, fifths, isWorked, onWorked, change }: Props) {
   const { sound, stop, isSounding } = useSounding();
   const [file, setFile] = useState<string | null>(null);
   const name = drill.id.replaceAll(" ", "-");
@@ -41,6 +43,12 @@ export function DrillOnDesk({ drill, fifths, isWorked, onWorked }: Props) {
         <dd>{drill.done}</dd>
         <dt className="text-soft">Stop</dt>
         <dd>{drill.stop}</dd>
+        {change !== null && (
+          <>
+            <dt className="text-soft">Digits</dt>
+            <dd>{change}</dd>
+          </>
+        )}
       </dl>
       <div className="mt-3 flex flex-wrap gap-2 print:hidden">
         <Button onClick={() => (isSounding ? stop() : sound(scheduleOf(drill), drill.music.tempo))}>

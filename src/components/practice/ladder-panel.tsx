@@ -2,6 +2,7 @@
 
 import { format, parseISO } from "date-fns";
 import { clickAt, NOTCHES, type Notch } from "@/core/practice/ladder";
+import type { Day } from "@/core/time/days";
 import { Button } from "../ui/button";
 import { Choice } from "../ui/choice";
 import type { LadderInHand } from "./use-ladder";
@@ -71,13 +72,7 @@ function WayToConcert({ ladder: { way, target, lastChange } }: { readonly ladder
           {Number.isFinite(way.instead.days) ? `or ${way.instead.days} days of practice.` : "or another fingering."}
         </p>
       )}
-      {lastChange && (
-        <p>
-          {lastChange < way.on[0]!
-            ? "It is too late to begin another fingering safely before it."
-            : `Another fingering would have to be begun by ${format(parseISO(lastChange), "d MMMM")}.`}
-        </p>
-      )}
+      {lastChange && <p>{changeSaid(lastChange, way.on[0]!)}</p>}
       <ol className="mt-1 grid grid-cols-2 gap-x-3" aria-label="Tempo of each day">
         {way.on.slice(0, SHOWN).map((day, i) => (
           <li key={day} className="flex justify-between border-t border-hairline tabular-nums">
@@ -88,6 +83,13 @@ function WayToConcert({ ladder: { way, target, lastChange } }: { readonly ladder
       {way.on.length > SHOWN && <p className="text-soft">And {way.on.length - SHOWN} days more.</p>}
     </details>
   );
+}
+
+/** Until when another fingering could be begun before the concert. */
+export function changeSaid(lastChange: Day, today: Day): string {
+  return lastChange < today
+    ? "It is too late to begin another fingering safely before the concert."
+    : `Another fingering would have to be begun by ${format(parseISO(lastChange), "d MMMM")}.`;
 }
 
 /** Days of the way that are listed. */

@@ -4,6 +4,7 @@ import Link from "next/link";
 import type { PassageData, PracticeStand } from "@/server/types";
 import { PassageTitle } from "../passage-in-hand/passage-title";
 import { HaltButton, HaltNotice } from "../trials/halt";
+import { KeepingState } from "../keeping/keeping-state";
 import { Button, buttonLook } from "../ui/button";
 import { BlockBanner } from "./block-banner";
 import { ClickPanel } from "./click-panel";
@@ -11,7 +12,7 @@ import { CountPanel } from "./count-panel";
 import { DrillList } from "./drill-list";
 import { DrillOnDesk } from "./drill-on-desk";
 import { FarDesk } from "./far-desk";
-import { LadderPanel } from "./ladder-panel";
+import { changeSaid, LadderPanel } from "./ladder-panel";
 import { AIM_SAID, KEYS_SAID } from "./said";
 import { TakePanel } from "./take-panel";
 import { secondsOf } from "./use-drills";
@@ -40,6 +41,7 @@ export function PracticeDesk({ data, stand: given }: Props) {
   return (
     <div>
       <PassageTitle data={data}>
+        <KeepingState keeping={desk.keeping} />
         <HaltButton halt={halt} />
         {drill && <Button onClick={() => setFar(true)}>From a metre away</Button>}
         <Link href={`/diary?passage=${data.id}`} className={buttonLook()}>
@@ -68,6 +70,7 @@ export function PracticeDesk({ data, stand: given }: Props) {
               fifths={drills.fifths}
               isWorked={drills.isWorked}
               onWorked={drills.work}
+              change={ladder.lastChange && changeSaid(ladder.lastChange, data.today)}
             />
           </div>
           <aside className="flex flex-col gap-5 text-sm print:hidden">

@@ -14,6 +14,8 @@ import { useLadder } from "./use-ladder";
 import { usePracticeTake } from "./use-practice-take";
 import { useStand } from "./use-stand";
 import type { PassageData, PracticeStand } from "@/server/types";
+import { worstOf } from "../keeping/sending";
+import { useKeeping } from "../keeping/use-keeping";
 import { useDrills } from "./use-drills";
 
 /** Everything on the desk, in one hand. */
@@ -29,6 +31,11 @@ export function usePracticeDesk(data: PassageData, given: PracticeStand) {
   const drills = useDrills({ data, study, takes: takes.takes, stand, school, doing: block?.doing ?? null });
   const ladder = useLadder({ data, stand, week, takes: takes.takes });
   const count = useCount(stand, own);
+  // So many good plays are the figure of a drill: it has done its work then, and another is proposed.
+  const play = (isGood: boolean): void => {
+    count.play(isGood);
+    if (isGood && count.count + 1 >= count.wanted) drills.work(true);
+  };
   const click = useClick(ladder.tempo);
   const [isFar, setFar] = useQueryState("far", parseAsBoolean.withDefault(false));
   const [said, saySaid] = useState<string | null>(null);
@@ -40,17 +47,28 @@ export function usePracticeDesk(data: PassageData, given: PracticeStand) {
     takes,
     isHalted: halt.halt !== null,
     onRead(clean) {
-      count.play(clean);
+      play(clean);
       // What was clean waits for the player's word on whether it was easy.
       if (!clean) ladder.played({ clean: false, easy: false });
     },
   });
   const isFree = take.phase === "idle" && halt.halt === null;
-  useHandsFree({ piano: take.piano, isOn: isFree, onGood: () => count.play(true), onBad: () => count.play(false) });
+  useHandsFree({ piano: take.piano, isOn: isFree, onGood: () => play(true), onBad: () => play(false) });
   const id = take.told?.id ?? null;
   const isAsking = id !== null && id !== said && take.told?.take.source !== "simulated piano";
   return {
-    ...{ halt, drills, ladder, count, click, take, isAsking },
+    ...{ halt, ladder, click, take, isAsking },
+    count: { ...count, play },
+    drills: {
+      ...drills,
+      // Another drill is counted from the beginning.
+      choose(...of: Parameters<typeof drills.choose>): void {
+        if (count.plays.length > 0) count.anew();
+        drills.choose(...of);
+      },
+    },
+    /** How the takes and the stand are kept. */
+    keeping: worstOf([takes.keeping, useKeeping(`practice ${data.id}`)]),
     isFar,
     setFar: (far: boolean): void => void setFar(far || null),
     reached: stand.ladder?.tempo ?? null,

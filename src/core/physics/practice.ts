@@ -123,6 +123,8 @@ export const DAY_PLAN = {
   dueWithin: 3,
   /** Days from which a concert is named among the reasons. */
   concertNamed: 42,
+  /** What a trial of the options that is due today adds. */
+  trial: 3,
   /** What was left over from the day before adds. */
   leftOver: 1,
   /** Days until a passage comes back at first, doubled each time it held up, and at most. */

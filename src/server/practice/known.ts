@@ -72,6 +72,7 @@ export async function knownOf(
         state: stateOf(standing, own, tempo, day),
         concertIn: concertIn(piece, day),
         verdictIn: standing.state === "undecided" ? standing.daysLeft : null,
+        isTrialDue: standing.state === "undecided" && standing.daysLeft >= 0 && !own.some(({ on }) => on === day),
         isReviewDue: standing.state === "taken" && isDue(standing),
         comesBack: returnOf(days, own, day),
         dose: NO_DOSE,

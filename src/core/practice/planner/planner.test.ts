@@ -17,6 +17,7 @@ const passage = (id: string, own: Partial<PassageKnown> = {}): PassageKnown => (
   state: "learning",
   concertIn: null,
   verdictIn: null,
+  isTrialDue: false,
   isReviewDue: false,
   comesBack: { since: 2, held: 0, interval: 1 },
   dose: NO_DOSE,
@@ -267,7 +268,12 @@ describe("the plan of a day", () => {
       planDay(asked([passage("other"), passage("this", own)], { minutes: 25 })).stretches.find(
         ({ doing }) => doing === "learn" || doing === "decide",
       )!.passageId!;
-    for (const own of [{ concertIn: 3 }, { isLeftOver: true }, { state: "undecided", verdictIn: 0 } as const])
+    for (const own of [
+      { concertIn: 3 },
+      { isLeftOver: true },
+      { isTrialDue: true },
+      { state: "undecided", verdictIn: 0 } as const,
+    ])
       expect(first(own)).toBe("this");
     expect(first({ comesBack: { since: 1, held: 3, interval: 8 } })).toBe("other");
   });

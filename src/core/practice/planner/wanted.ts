@@ -12,6 +12,8 @@ export interface PassageKnown {
   readonly concertIn: number | null;
   /** Days to the day of its verdict, 0 or less when that is due; null where it is not undecided to a day. */
   readonly verdictIn: number | null;
+  /** Whether its options are to be tried today and have not been. */
+  readonly isTrialDue: boolean;
   /** Whether a review of its fingering is due. */
   readonly isReviewDue: boolean;
   readonly comesBack: Return;
@@ -135,9 +137,11 @@ function worthOf(known: PassageKnown): { readonly worth: number; readonly why: s
   const left = comesBack.since === null ? 1 : Math.min(most, Math.max(least, comesBack.since / comesBack.interval));
   const near = concertIn === null ? 0 : DAY_PLAN.concert * Math.exp(-concertIn / DAY_PLAN.concertDays);
   const due = isVerdictDue(known) || known.isReviewDue ? DAY_PLAN.due : 0;
-  const worth = DAY_PLAN.worth[state] * left * (1 + near) + due + (isLeftOver ? DAY_PLAN.leftOver : 0);
+  const extra = (known.isTrialDue ? DAY_PLAN.trial : 0) + (isLeftOver ? DAY_PLAN.leftOver : 0);
+  const worth = DAY_PLAN.worth[state] * left * (1 + near) + due + extra;
   const reasons = [
     dueSaid(known),
+    known.isTrialDue && "its options are to be tried today",
     changeSaid(known),
     isLeftOver && "left over from the last time",
     concertIn !== null && concertIn <= DAY_PLAN.concertNamed && `the concert is in ${days(concertIn)}`,
