@@ -7,6 +7,7 @@ import { DrillScore } from "./drill-score";
 import { clickSaid } from "./ladder-panel";
 import { KEYS_SAID } from "./said";
 import type { PracticeDeskInHand } from "./use-practice-desk";
+import { leaveToKeys } from "./use-hands-free";
 import { useWakeLock } from "./use-wake-lock";
 
 interface Props {
@@ -26,7 +27,11 @@ export function FarDesk({ desk: { ladder, count, click }, drill, fifths, aim, on
   useHotkeys("up", () => ladder.played({ clean: true, easy: true }), { preventDefault: true });
   useHotkeys("down", ladder.slower, { preventDefault: true });
   return (
-    <section aria-label="The desk from a metre away" className="fixed inset-0 z-40 flex flex-col bg-paper p-6">
+    <section
+      aria-label="The desk from a metre away"
+      className="fixed inset-0 z-40 flex flex-col bg-paper p-6"
+      onClick={leaveToKeys}
+    >
       <h1 className="font-serif text-4xl">{aim}</h1>
       <p className="text-xl text-soft">{drill.name}</p>
       <div className="min-h-0 grow overflow-y-auto" tabIndex={0} role="group" aria-label="The music">

@@ -16,6 +16,7 @@ import { changeSaid, LadderPanel } from "./ladder-panel";
 import { AIM_SAID, KEYS_SAID } from "./said";
 import { TakePanel } from "./take-panel";
 import { secondsOf } from "./use-drills";
+import { leaveToKeys } from "./use-hands-free";
 import { usePracticeDesk } from "./use-practice-desk";
 
 interface Props {
@@ -73,7 +74,7 @@ export function PracticeDesk({ data, stand: given }: Props) {
               change={ladder.lastChange && changeSaid(ladder.lastChange, data.today)}
             />
           </div>
-          <aside className="flex flex-col gap-5 text-sm print:hidden">
+          <aside className="flex flex-col gap-5 text-sm print:hidden" onClick={leaveToKeys}>
             <LadderPanel ladder={ladder} />
             <CountPanel count={count} seconds={secondsOf(drill)} />
             <p className="text-soft">{KEYS_SAID}</p>

@@ -161,6 +161,19 @@ describe("hands free", () => {
     expect(said).toEqual(["good", "bad"]);
   });
 
+  it("leaves space and Enter to a button that has the focus", async () => {
+    const [onGood, pressed] = [jest.fn(), jest.fn()];
+    function Beside() {
+      useHandsFree({ piano: null, isOn: true, onGood, onBad: () => undefined });
+      return <button onClick={pressed}>Here</button>;
+    }
+    render(<Beside />);
+    screen.getByRole("button", { name: "Here" }).focus();
+    await userEvent.keyboard(" {Enter}{PageDown}");
+    expect(pressed).toHaveBeenCalledTimes(2);
+    expect(onGood).toHaveBeenCalledTimes(1);
+  });
+
   it("hears nothing while it is off", async () => {
     const onGood = jest.fn();
     renderHook(() => useHandsFree({ piano: null, isOn: false, onGood, onBad: onGood }));

@@ -23,8 +23,9 @@ const DOWN = 64;
  * pedal; Backspace or Page Up, or the lowest key. Pedal and key count only in silence.
  */
 export function useHandsFree({ piano, isOn, onGood, onBad }: Asked): void {
-  useHotkeys("space, enter, pagedown", onGood, { enabled: isOn, preventDefault: true });
-  useHotkeys("backspace, pageup", onBad, { enabled: isOn, preventDefault: true });
+  const options = { enabled: isOn, preventDefault: true, ignoreEventWhen: isForItself };
+  useHotkeys("space, enter, pagedown", onGood, options);
+  useHotkeys("backspace, pageup", onBad, options);
   const told = useRef({ onGood, onBad });
   useEffect(() => {
     told.current = { onGood, onBad };
@@ -45,4 +46,19 @@ export function useHandsFree({ piano, isOn, onGood, onBad }: Asked): void {
       },
     );
   }, [piano, isOn]);
+}
+
+/** What is pressed by space or Enter. */
+const PRESSED = "button, a, summary, [role=radio]";
+
+/** Whether a key is meant for what has the focus: a button that is walked to by keys is pressed by them. */
+function isForItself({ key, target }: KeyboardEvent): boolean {
+  const presses = key === " " || key === "Enter";
+  return presses && target instanceof Element && target.closest(PRESSED) !== null;
+}
+
+/** What was clicked with a mouse or a finger gives the keys back: a foot switch counts plays, and does not press it again. */
+export function leaveToKeys({ detail }: { readonly detail: number }): void {
+  const { activeElement } = document;
+  if (detail > 0 && activeElement instanceof HTMLElement && activeElement.matches(PRESSED)) activeElement.blur();
 }
