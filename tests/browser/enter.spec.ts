@@ -1,5 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
-import { digitsShown, engraved } from "./support";
+import { digitsShown, engraved, withPiano } from "./support";
 
 async function press(page: Page, keys: string): Promise<void> {
   for (const key of keys.split(" ")) await page.keyboard.press(key);
@@ -78,29 +78,7 @@ test("a passage is entered without a file, worked out, and edited on with its pi
 });
 
 test("keys struck together on a MIDI piano make a chord", async ({ page }) => {
-  await page.addInitScript(() => {
-    const piano = Object.assign(new EventTarget(), {
-      id: "1",
-      name: "Stand-in piano",
-      manufacturer: "",
-      type: "input",
-      state: "connected",
-      connection: "open",
-      version: "1",
-      open: () => Promise.resolve(piano),
-      close: () => Promise.resolve(piano),
-      onmidimessage: null as ((event: unknown) => void) | null,
-    });
-    const access = Object.assign(new EventTarget(), {
-      inputs: new Map([["1", piano]]),
-      outputs: new Map(),
-      onstatechange: null,
-    });
-    Object.defineProperty(navigator, "requestMIDIAccess", { value: () => Promise.resolve(access) });
-    Object.assign(window, {
-      send: (...data: number[]) => piano.onmidimessage?.({ data: new Uint8Array(data), timeStamp: 0, target: piano }),
-    });
-  });
+  await withPiano(page);
   await page.goto("/enter");
   await page.getByRole("button", { name: "Connect a MIDI piano" }).click();
   await expect(page.getByRole("button", { name: "Stand-in piano" })).toBeVisible();

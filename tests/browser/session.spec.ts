@@ -1,27 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
-import { alive, asNewPlayer, kept, openOnBench } from "./support";
-
-/** A MIDI piano that stands in for a real one: what is played on it comes as from a device. */
-async function withPiano(page: Page): Promise<void> {
-  await page.addInitScript(() => {
-    const piano = Object.assign(new EventTarget(), {
-      ...{ id: "1", name: "Stand-in piano", manufacturer: "", type: "input", state: "connected", connection: "open" },
-      version: "1",
-      open: () => Promise.resolve(piano),
-      close: () => Promise.resolve(piano),
-      onmidimessage: null as ((event: unknown) => void) | null,
-    });
-    const access = Object.assign(new EventTarget(), {
-      inputs: new Map([["1", piano]]),
-      outputs: new Map(),
-      onstatechange: null,
-    });
-    Object.defineProperty(navigator, "requestMIDIAccess", { value: () => Promise.resolve(access) });
-    const send = (...data: number[]): void =>
-      piano.onmidimessage?.({ data: new Uint8Array(data), timeStamp: performance.now(), target: piano });
-    Object.assign(window, { send });
-  });
-}
+import { alive, asNewPlayer, kept, openOnBench, withPiano } from "./support";
 
 /** Plays keys evenly, each until the next; one key may be another. */
 async function play(page: Page, keys: readonly number[], ms: number): Promise<void> {

@@ -88,3 +88,25 @@ export async function digitsShown(page: Page, option = "A"): Promise<Record<stri
 export async function kept(page: Page): Promise<void> {
   await expect(page.getByRole("status").filter({ hasText: /^Kept$/ })).toBeVisible();
 }
+
+/** A MIDI piano that stands in for a real one: what is played on it comes as from a device, by `send` of its window. */
+export async function withPiano(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    const piano = Object.assign(new EventTarget(), {
+      ...{ id: "1", name: "Stand-in piano", manufacturer: "", type: "input", state: "connected", connection: "open" },
+      version: "1",
+      open: () => Promise.resolve(piano),
+      close: () => Promise.resolve(piano),
+      onmidimessage: null as ((event: unknown) => void) | null,
+    });
+    const access = Object.assign(new EventTarget(), {
+      inputs: new Map([["1", piano]]),
+      outputs: new Map(),
+      onstatechange: null,
+    });
+    Object.defineProperty(navigator, "requestMIDIAccess", { value: () => Promise.resolve(access) });
+    const send = (...data: number[]): void =>
+      piano.onmidimessage?.({ data: new Uint8Array(data), timeStamp: performance.now(), target: piano });
+    Object.assign(window, { send });
+  });
+}

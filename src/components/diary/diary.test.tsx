@@ -31,6 +31,7 @@ const diary = (days: readonly DiaryDay[], more: Partial<DiaryData> = {}): DiaryD
   playerId: "me",
   today: "2026-05-21" as never,
   days,
+  page: 14,
   hasMore: false,
   passages: PASSAGES,
   doses: [],

@@ -20,9 +20,6 @@ interface Props {
   readonly back: number;
 }
 
-/** Days of a page; a page further back shows the days before. */
-const PAGE = 14;
-
 /** What was played, how it went, what was decided and why: day by day, or of one passage over the years. */
 export function Diary({ diary, story, words, back }: Props) {
   const { days, passages, doses, hasMore } = diary;
@@ -40,7 +37,7 @@ export function Diary({ diary, story, words, back }: Props) {
         {days.map((day) => (
           <DiaryDayEntry key={day.day} day={day} titles={titles} isOfOne={story !== null} />
         ))}
-        {!story && words === "" && <Pages back={back} hasMore={hasMore} />}
+        {!story && words === "" && <Pages back={back} page={diary.page} hasMore={hasMore} />}
       </div>
       <aside className="flex flex-col gap-6 text-sm print:hidden">
         <DiarySearch passages={passages} passageId={story?.passage.id ?? null} words={words} />
@@ -70,16 +67,16 @@ function Title({ story }: Pick<Props, "story">) {
   );
 }
 
-function Pages({ back, hasMore }: { readonly back: number; readonly hasMore: boolean }) {
+function Pages({ back, page, hasMore }: { readonly back: number } & Pick<DiaryData, "page" | "hasMore">) {
   return (
     <p className="mt-4 flex gap-2 print:hidden">
       {hasMore && (
-        <Link href={`/diary?back=${back + PAGE}`} className={buttonLook()}>
+        <Link href={`/diary?back=${back + page}`} className={buttonLook()}>
           Earlier days
         </Link>
       )}
       {back > 0 && (
-        <Link href={back > PAGE ? `/diary?back=${back - PAGE}` : "/diary"} className={buttonLook()}>
+        <Link href={back > page ? `/diary?back=${back - page}` : "/diary"} className={buttonLook()}>
           Later days
         </Link>
       )}

@@ -1,8 +1,8 @@
 "use client";
 
-import { parseISO } from "date-fns";
 import { useState } from "react";
 import { DAY_PLAN } from "@/core/physics";
+import { weekdayOf } from "@/core/time/days";
 import type { TodayData } from "@/server/types";
 import { Button } from "../ui/button";
 import { NumberField } from "../ui/number-field";
@@ -17,7 +17,7 @@ const [LEAST, MOST] = DAY_PLAN.range;
 
 /** The time there is today, and whether it is cold: all that a day is planned from besides what is known already. */
 export function PlanForm({ today: { plan, settings, day }, busy, onPlan }: Props) {
-  const usual = settings.week[(parseISO(day).getDay() + 6) % 7] ?? 0;
+  const usual = settings.week[weekdayOf(day)] ?? 0;
   const [given, give] = useState(String(plan?.minutes ?? (usual >= LEAST ? usual : "")));
   const [isCold, setIsCold] = useState(plan?.isCold ?? false);
   const minutes = Number(given);

@@ -1,6 +1,6 @@
 import type { Day } from "../time/days";
-import { dayAfter } from "../time/days";
-import { beginsAt, sensibleToday, wayToDate, weekdayOf } from "./way-to-date";
+import { dayAfter, weekdayOf } from "../time/days";
+import { beginsAt, sensibleToday, wayToDate } from "./way-to-date";
 
 const today = "2026-05-20" as Day;
 const WEEK = [60, 60, 60, 60, 60, 0, 0];

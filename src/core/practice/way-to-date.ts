@@ -1,5 +1,5 @@
 import { LADDER } from "../physics";
-import { dayAfter, daysBetween, type Day } from "../time/days";
+import { dayAfter, daysBetween, weekdayOf, type Day } from "../time/days";
 import { breakingOf } from "../trials/breaking";
 import { progressOf, type TriedOn } from "../trials/progress";
 import { ladderPlan, type LadderPlan } from "./ladder";
@@ -56,9 +56,4 @@ export function wayToDate(takes: readonly TriedOn[], { from, target, today, date
   const aWeek = Math.max(1, week.filter((minutes) => minutes > 0).length);
   const gain = own === null ? LADDER.usualGain * target : Math.max(0, own / aWeek);
   return { ...ladderPlan(from, target, on.length, gain), on, gain, isOwnGain: own !== null };
-}
-
-/** Monday 0 to Sunday 6. */
-export function weekdayOf(day: Day): number {
-  return (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
 }

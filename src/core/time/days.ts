@@ -20,3 +20,8 @@ export function dayAfter(from: Day, days: number): Day {
 export function daysBetween(from: Day, to: Day): number {
   return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / MS_A_DAY);
 }
+
+/** Monday 0 to Sunday 6. */
+export function weekdayOf(day: Day): number {
+  return (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
+}

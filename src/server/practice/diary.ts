@@ -70,6 +70,7 @@ export async function diaryData(
     playerId,
     today: day,
     days: days.newestFirst().filter((one) => words === "" || holds(one, words, names)),
+    page: SHOWN,
     hasMore: !window.isAll && (doses[0]?.day ?? day) < window.from,
     passages,
     doses: doses.map(({ day: on, right, left, minutes }) => ({ day: on as Day, dose: { right, left }, minutes })),

@@ -134,6 +134,8 @@ export interface DiaryData {
   readonly today: Day;
   /** Newest first. */
   readonly days: readonly DiaryDay[];
+  /** How many days back a page goes. */
+  readonly page: number;
   /** Whether there are older days than those shown. */
   readonly hasMore: boolean;
   readonly passages: readonly { readonly id: string; readonly title: string; readonly piece: string }[];
