@@ -37,6 +37,8 @@ say "== set-up, and beside it what is read and not run"
 READ=$!
 ensure_build
 step demo-data npx tsx scripts/prepare-database.ts --demo
+# Database tests that need the demo begin with a copy of it.
+copy_database postgres velvet_demo
 wait "$READ"
 cat "$RESULTS/read.log"
 READ=

@@ -1,5 +1,5 @@
 # A private PostgreSQL cluster under a folder of the project's own, on a free loopback port.
-# cluster_start FOLDER sets DATABASE_URL; cluster_stop FOLDER ends it and leaves the data whole.
+# cluster_start FOLDER sets DATABASE_URL (CLUSTER_FLAGS: what else the server is told); cluster_stop FOLDER ends it and leaves the data whole.
 
 # Root may not run the server, so then the user postgres does, from /.
 as_owner() {
@@ -88,7 +88,7 @@ cluster_start() {
     port=$(sed -n 4p "$home/postmaster.pid")
   else
     port=$(free_port)
-    as_owner "$bin/pg_ctl" -D "$home" -w -t 60 -l "$home/server.log" -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories=$socket" start > /dev/null 2>&1 9>&- ||
+    as_owner "$bin/pg_ctl" -D "$home" -w -t 60 -l "$home/server.log" -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories=$socket ${CLUSTER_FLAGS:-}" start > /dev/null 2>&1 9>&- ||
       fail "PostgreSQL did not start; its log is $home/server.log"
   fi
   export DATABASE_URL="postgres://velvet:$(cat "$secret")@127.0.0.1:$port/postgres"
@@ -98,4 +98,9 @@ cluster_stop() {
   local home
   home=$(cluster_home "$1")
   as_owner "$(find_postgres)/pg_ctl" -D "$home" -m fast -w stop > /dev/null 2>&1 || true
+}
+
+# copy_database FROM TO: a database of the running cluster, copied whole while nobody uses it.
+copy_database() {
+  "$(find_postgres)/psql" -q "${DATABASE_URL%/*}/template1" -c "create database $2 template $1"
 }

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import { readMidi } from "@/formats/midi/read-midi";
 import { readScore } from "@/formats/musicxml/reading/open";
-import { openOnBench } from "./support";
+import { kept, openOnBench } from "./support";
 
 test("practice: a drill out of the passage, heard and saved, the ladder up and down, and the count with honesty", async ({
   page,
@@ -36,6 +36,7 @@ test("practice: a drill out of the passage, heard and saved, the ladder up and d
   await expect(count.getByText(/5 will probably take about \d+ plays/)).toBeVisible();
   for (const key of [" ", " ", "Backspace", " "]) await page.keyboard.press(key);
   await expect(count.getByRole("status")).toHaveText(/^2 of 5 good, 4 played/);
+  await kept(page);
   await page.reload();
   await expect(desk).toBeVisible();
   expect(await tempo()).toBeLessThanOrEqual(before);

@@ -1,15 +1,16 @@
 import { expect, test, type Page } from "@playwright/test";
 import { alive, asNewPlayer, kept, openOnBench, withPiano } from "./support";
 
-/** Plays keys evenly, each until the next; one key may be another. */
+/** Plays keys evenly by the piano's own clock, each until the next; one key may be another. */
 async function play(page: Page, keys: readonly number[], ms: number): Promise<void> {
   await page.evaluate(
     async ([all, each]) => {
-      const { send } = window as unknown as { send: (...data: number[]) => void };
-      for (const key of all) {
-        send(0x90, key, 70);
-        await new Promise((go) => setTimeout(go, each));
-        send(0x80, key, 0);
+      const { sendAt } = window as unknown as { sendAt: (at: number, ...data: number[]) => void };
+      const begun = performance.now();
+      for (const [i, key] of all.entries()) {
+        sendAt(begun + i * each, 0x90, key, 70);
+        await new Promise((go) => setTimeout(go, begun + (i + 1) * each - performance.now()));
+        sendAt(begun + (i + 1) * each, 0x80, key, 0);
       }
     },
     [keys, ms] as const,

@@ -89,7 +89,10 @@ export async function kept(page: Page): Promise<void> {
   await expect(page.getByRole("status").filter({ hasText: /^Kept$/ })).toBeVisible();
 }
 
-/** A MIDI piano that stands in for a real one: what is played on it comes as from a device, by `send` of its window. */
+/**
+ * A MIDI piano that stands in for a real one: what is played on it comes as from a device, by `send` of its window, or by
+ * `sendAt` with the time of the device's own clock, which is right however late the page hears of it.
+ */
 export async function withPiano(page: Page): Promise<void> {
   await page.addInitScript(() => {
     const piano = Object.assign(new EventTarget(), {
@@ -105,8 +108,8 @@ export async function withPiano(page: Page): Promise<void> {
       onstatechange: null,
     });
     Object.defineProperty(navigator, "requestMIDIAccess", { value: () => Promise.resolve(access) });
-    const send = (...data: number[]): void =>
-      piano.onmidimessage?.({ data: new Uint8Array(data), timeStamp: performance.now(), target: piano });
-    Object.assign(window, { send });
+    const sendAt = (timeStamp: number, ...data: number[]): void =>
+      piano.onmidimessage?.({ data: new Uint8Array(data), timeStamp, target: piano });
+    Object.assign(window, { sendAt, send: (...data: number[]): void => sendAt(performance.now(), ...data) });
   });
 }

@@ -19,7 +19,7 @@ import { startRest } from "@/server/hands/rests";
 import { around } from "@/server/threads/fingerings";
 import { walkBack } from "@/server/options/walk";
 import { chooseWishes, retarget } from "@/server/options/wishes";
-import { freshDatabase } from "../support/database";
+import { filledDatabase } from "../support/database";
 import { keptPassage } from "../support/kept-passage";
 import { noteXml, scoreXml } from "../support/musicxml";
 import { errands } from "../support/threads-here";
@@ -42,9 +42,14 @@ const score = scoreXml(
 );
 const at = (n: number): NoteId => `b1-s1-v1-n${n}` as NoteId;
 
+let begun: Awaited<ReturnType<typeof filledDatabase<string>>>;
+beforeAll(async () => {
+  begun = await filledDatabase((filled) => keptPassage(filled, score, { hands: "both" }));
+  passageId = begun.value;
+});
+afterAll(() => begun.drop());
 beforeEach(async () => {
-  ({ db, address, drop } = await freshDatabase());
-  passageId = await keptPassage(db, score, { hands: "both" });
+  ({ db, address, drop } = await begun.copy());
   fingeringId = (await fingeringsOf(db, passageId))[0]!.id;
 });
 afterEach(async () => {

@@ -11,7 +11,7 @@ import { markPlan } from "@/server/passages/plan-marks";
 import { around } from "@/server/threads/fingerings";
 import { walkBack } from "@/server/options/walk";
 import { chooseWishes, shareOut } from "@/server/options/wishes";
-import { freshDatabase } from "../support/database";
+import { filledDatabase } from "../support/database";
 import { keptPassage } from "../support/kept-passage";
 import { noteXml, scoreXml } from "../support/musicxml";
 
@@ -32,9 +32,14 @@ const score = scoreXml(
   { staves: 2 },
 );
 
+let begun: Awaited<ReturnType<typeof filledDatabase<string>>>;
+beforeAll(async () => {
+  begun = await filledDatabase((filled) => keptPassage(filled, score, { hands: "both" }));
+  passageId = begun.value;
+});
+afterAll(() => begun.drop());
 beforeEach(async () => {
-  ({ db, drop } = await freshDatabase());
-  passageId = await keptPassage(db, score, { hands: "both" });
+  ({ db, drop } = await begun.copy());
   fingeringId = (await fingeringsOf(db, passageId))[0]!.id;
   notes = (await data()).study.passage.notes.filter((n) => n.staff === 1).map((n) => n.id);
 });
