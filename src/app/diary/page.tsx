@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { Diary } from "@/components/diary/diary";
 import { database } from "@/server/connection";
+import { passageData } from "@/server/passages/passages";
 import { today } from "@/server/players/day";
 import { playerInHand } from "@/server/players/player-in-hand";
 import { playersZone } from "@/server/players/players-zone";
@@ -19,6 +20,9 @@ export default async function DiaryPage({ searchParams }: Props) {
   const [who, zone] = await Promise.all([playerInHand(), playersZone()]);
   const story = asked.passage === null ? null : await storyData(database(), who.id, asked.passage, zone);
   const wanted = story === null ? { ...asked, passage: null } : asked;
-  const diary = await diaryData(database(), who.id, wanted, { day: today(zone), zone });
-  return <Diary diary={diary} story={story} words={wanted.words} back={wanted.back} />;
+  const [diary, score] = await Promise.all([
+    diaryData(database(), who.id, wanted, { day: today(zone), zone }),
+    wanted.passage === null ? null : passageData(database(), wanted.passage, zone),
+  ]);
+  return <Diary diary={diary} story={story} score={score} words={wanted.words} back={wanted.back} />;
 }

@@ -38,7 +38,7 @@ const diary = (days: readonly DiaryDay[], more: Partial<DiaryData> = {}): DiaryD
   ...more,
 });
 const show = (data: DiaryData, story: StoryData | null = null, words = "", back = 0) =>
-  render(<Diary diary={data} story={story} words={words} back={back} />);
+  render(<Diary diary={data} story={story} score={null} words={words} back={back} />);
 
 beforeEach(() => {
   jest.resetAllMocks();
@@ -96,7 +96,7 @@ describe("the diary", () => {
   it("is empty in words, and says which words no day holds", () => {
     const { rerender } = show(diary([]));
     expect(screen.getByText("Nothing is written here yet.")).toBeInTheDocument();
-    rerender(<Diary diary={diary([])} story={null} words="thumb late" back={0} />);
+    rerender(<Diary diary={diary([])} story={null} score={null} words="thumb late" back={0} />);
     expect(screen.getByText("No day holds “thumb late”.")).toBeInTheDocument();
   });
 

@@ -2,7 +2,7 @@
 
 import dynamic from "next/dynamic";
 import Link from "next/link";
-import type { DiaryData, StoryData } from "@/server/types";
+import type { DiaryData, PassageData, StoryData } from "@/server/types";
 import { buttonLook } from "../ui/button";
 import { DiaryDayEntry } from "./diary-day";
 import { DiarySearch } from "./diary-search";
@@ -16,19 +16,21 @@ interface Props {
   readonly diary: DiaryData;
   /** Of the passage that is looked at; null for all. */
   readonly story: StoryData | null;
+  /** That passage with its music; null for all. */
+  readonly score: PassageData | null;
   readonly words: string;
   readonly back: number;
 }
 
 /** What was played, how it went, what was decided and why: day by day, or of one passage over the years. */
-export function Diary({ diary, story, words, back }: Props) {
+export function Diary({ diary, story, score, words, back }: Props) {
   const { days, passages, doses, hasMore } = diary;
   const titles = new Map(passages.map(({ id, title }) => [id, title]));
   return (
     <div className="grid gap-10 lg:grid-cols-[1fr_20rem]">
       <div className="min-w-0">
         <Title story={story} />
-        {story && <Story story={story} />}
+        {story && <Story story={story} score={score} />}
         {days.length === 0 && (
           <p className="mt-4 max-w-prose">
             {words === "" ? "Nothing is written here yet." : `No day holds “${words}”.`}

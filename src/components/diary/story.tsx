@@ -3,14 +3,21 @@
 import { format, parseISO } from "date-fns";
 import dynamic from "next/dynamic";
 import Link from "next/link";
-import type { StoryData } from "@/server/types";
+import type { PassageData, StoryData } from "@/server/types";
 import { buttonLook } from "../ui/button";
 
+const TensionOnScore = dynamic(() => import("./tension-on-score").then((m) => m.TensionOnScore), { ssr: false });
 const TempoOverTime = dynamic(() => import("./tempo-over-time").then((m) => m.TempoOverTime), { ssr: false });
 const TensionOverBars = dynamic(() => import("./tension-over-bars").then((m) => m.TensionOverBars), { ssr: false });
 
+interface Props {
+  readonly story: StoryData;
+  /** The passage itself; null where it is not shown. */
+  readonly score: PassageData | null;
+}
+
 /** A passage over the years: how fast it was clean, where it was tense, and what was advised, side by side. */
-export function Story({ story: { passage, advice, tempi, bars } }: { readonly story: StoryData }) {
+export function Story({ story: { passage, advice, tempi, bars }, score }: Props) {
   return (
     <div className="mt-3 flex flex-col gap-5">
       <div className="flex flex-wrap gap-2 print:hidden">
@@ -18,7 +25,7 @@ export function Story({ story: { passage, advice, tempi, bars } }: { readonly st
           Bench
         </Link>
         <Link href={`/bench/${passage.id}?aside=trials`} className={buttonLook()}>
-          Tension on the score
+          Takes on the score
         </Link>
         <Link href={`/practice/${passage.id}`} className={buttonLook()}>
           Practice
@@ -30,6 +37,7 @@ export function Story({ story: { passage, advice, tempi, bars } }: { readonly st
           {bars.length > 0 && <TensionOverBars bars={bars} />}
         </div>
       )}
+      {score && bars.length > 0 && <TensionOnScore data={score} bars={bars} />}
       {advice.length > 0 && (
         <section aria-label="Advice">
           <h2 className="font-serif text-xl">Advice</h2>

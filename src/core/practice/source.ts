@@ -1,8 +1,9 @@
 import { positionsOf, type JoinKind } from "../fingering/explain/positions";
 import type { Fingering } from "../fingering/study/fingering";
-import { tasksOf, type Study } from "../fingering/study/study";
+import { bestFingerings, tasksOf, type Study } from "../fingering/study/study";
 import type { Finger, Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
+import { passageOfKeys } from "../passage/of-keys";
 import { spelledName, type Note, type NoteId } from "../passage/note";
 import { signInKey } from "../entry/spelling";
 import { add, beats, compare, subtract, ZERO, type Beats } from "../time/beats";
@@ -47,6 +48,8 @@ export interface Source {
   readonly fifths: number;
   readonly onsets: readonly SourceOnset[];
   readonly positions: readonly SourcePosition[];
+  /** Fingers of this hand for other keys, each so many quarter notes long, as the engine finds them; null where it finds none. */
+  fingersFor(keys: readonly Pitch[], length: Beats): readonly (Finger | null)[];
 }
 
 /** Length of a last onset that has none of its own. */
@@ -79,6 +82,7 @@ export function sourcesOf(study: Study, fingering: Fingering): readonly Source[]
       side: line.side,
       tempo: study.manner.tempo,
       pedal: study.manner.pedal,
+      fingersFor: (keys, length) => fingersFor(study, line.side, keys, length),
       fifths,
       onsets,
       positions: positions.flatMap(({ side, notes, join }): SourcePosition[] => {
@@ -88,6 +92,12 @@ export function sourcesOf(study: Study, fingering: Fingering): readonly Source[]
       }),
     };
   });
+}
+
+function fingersFor(study: Study, side: Side, keys: readonly Pitch[], length: Beats): readonly (Finger | null)[] {
+  const passage = passageOfKeys(keys, length, side);
+  const [best = {}] = bestFingerings({ ...study, passage }, { pins: {} }, 1) as readonly Fingering[];
+  return passage.notes.map(({ id }) => best[id] ?? null);
 }
 
 /** Quarter notes that some onsets last together. */

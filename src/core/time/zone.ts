@@ -19,3 +19,19 @@ export function dayIn(zone: Zone, at: number): Day {
   // Swedish writes days as ISO does.
   return day(new Intl.DateTimeFormat("sv-SE", { timeZone: zone, dateStyle: "short" }).format(at));
 }
+
+/** The first moment of a day in a zone, to the minute; whatever the clocks do that night. */
+export function startOf(on: Day, zone: Zone): Date {
+  const midnight = Date.parse(`${on}T00:00:00Z`) / MS_A_MINUTE;
+  let [before, within] = [midnight - WIDEST_ZONE, midnight + WIDEST_ZONE];
+  while (within - before > 1) {
+    const middle = Math.floor((before + within) / 2);
+    if (dayIn(zone, middle * MS_A_MINUTE) < on) before = middle;
+    else within = middle;
+  }
+  return new Date(within * MS_A_MINUTE);
+}
+
+const MS_A_MINUTE = 60_000;
+/** Minutes by which a zone's clock may be off from that of the world at most. */
+const WIDEST_ZONE = 15 * 60;

@@ -40,6 +40,13 @@ export interface Take {
   readonly snip: Snip | null;
 }
 
+/** Minutes from a take's first key going down to its last one let go; 0 where it has none. */
+export function minutesOf({ keys }: Pick<Take, "keys">): number {
+  const first = Math.min(...keys.map(({ downMs }) => downMs));
+  const last = Math.max(...keys.map(({ downMs, upMs }) => upMs ?? downMs));
+  return keys.length === 0 ? 0 : (last - first) / 60_000;
+}
+
 /** A take with its keys in the order in which they went down, the lowest first where they went down at once. */
 export function inOrderOfTime(take: Take): Take {
   return { ...take, keys: [...take.keys].sort((a, b) => a.downMs - b.downMs || a.key - b.key) };

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, gte, isNotNull, isNull, lt, lte, ne, sql } from "drizzle-orm";
+import type { Zone } from "@/core/time/zone";
 import type { Db, Tx } from "../client";
 import {
   block,
@@ -174,6 +175,39 @@ export async function dosesOf(db: Db, pianistId: string) {
     .orderBy(asc(dayPlan.on));
 }
 
+/**
+ * What wide openings cost in a player's own takes outside every block that was done, day by day where the player is, oldest
+ * first: what was played in a block is part of what the block cost.
+ */
+export async function dosesOutsideBlocks(db: Db | Tx, pianistId: string, from: Date, zone: Zone) {
+  const isInBlock = sql`exists (
+    select 1 from ${block}
+    where ${block.passageId} = ${take.passageId} and ${block.state} = 'done'
+      and ${take.at} between ${block.doneAt} - make_interval(mins => ${block.doneMinutes}) and ${block.doneAt})`;
+  const day = sql<string>`(${take.at} at time zone ${zone})::date::text`;
+  return db
+    .select({
+      day,
+      right: sql<number>`sum(${takeFigures.doseRight})::double precision`,
+      left: sql<number>`sum(${takeFigures.doseLeft})::double precision`,
+    })
+    .from(take)
+    .innerJoin(takeFigures, eq(takeFigures.takeId, take.id))
+    .innerJoin(passage, eq(passage.id, take.passageId))
+    .innerJoin(piece, eq(piece.id, passage.pieceId))
+    .where(
+      and(
+        eq(piece.pianistId, pianistId),
+        ne(take.source, "simulated piano"),
+        gte(take.at, from),
+        sql`${takeFigures.doseRight} + ${takeFigures.doseLeft} > 0`,
+        sql`not ${isInBlock}`,
+      ),
+    )
+    .groupBy(sql`1`)
+    .orderBy(sql`1`);
+}
+
 /** Where the practice of a passage stands; null where nothing was kept. */
 export async function standOf(db: Db, passageId: string): Promise<typeof practiceStand.$inferSelect | null> {
   const [found] = await db.select().from(practiceStand).where(eq(practiceStand.passageId, passageId));
@@ -187,6 +221,7 @@ export async function settingsOf(db: Db, pianistId: string) {
       week: pianist.weekMinutes,
       school: pianist.school,
       doseLimit: pianist.doseLimit,
+      dayLimit: pianist.dayLimit,
       rule: pianist.cleanRule,
     })
     .from(pianist)

@@ -22,7 +22,7 @@ export async function keepTake(
 
 /** A take as it is listed: without its keys. */
 export type TakeListed = Omit<TakeKept, "keys" | "pedal" | "click" | "hands"> &
-  Omit<TakeFiguresKept, "takeId"> & {
+  Omit<TakeFiguresKept, "takeId" | "doseRight" | "doseLeft"> & {
     /** What was felt, where something was said. */
     readonly tension: number | null;
     readonly bars: Felt["bars"];

@@ -84,6 +84,12 @@ export const takeFigures = pgTable(
     late: jsonb().$type<Readonly<Record<string, number>>>().notNull().default({}),
     /** How many faults at each note that has any. */
     astray: jsonb().$type<Readonly<Record<string, number>>>().notNull(),
+    /** What its wide openings cost each hand, in mm beyond comfort times minutes. */
+    doseRight: doublePrecision().notNull().default(0),
+    doseLeft: doublePrecision().notNull().default(0),
   },
-  (t) => [check("take_figures_faults", sql`${t.faults} >= 0`)],
+  (t) => [
+    check("take_figures_faults", sql`${t.faults} >= 0`),
+    check("take_figures_dose", sql`${t.doseRight} >= 0 and ${t.doseLeft} >= 0`),
+  ],
 );

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { NO_DOSE } from "@/core/practice/planner/dose";
+import { NO_DOSE, sumOfDoses, type Dose } from "@/core/practice/planner/dose";
 import { dayAfter, type Day } from "@/core/time/days";
 import { dayIn, type Zone } from "@/core/time/zone";
 import { isClean, USUAL_RULE, type CleanRule } from "@/core/trials/clean";
@@ -7,10 +7,9 @@ import type { Db } from "@/db/client";
 import { fingeringNames } from "@/db/queries/fingerings";
 import { standingsOf } from "@/db/queries/passages";
 import { piecesWithPassages } from "@/db/queries/pieces";
-import { blocksOfDays, dosesOf, notesOf, settingsOf, takesOfDiary } from "@/db/queries/practice";
+import { blocksOfDays, dosesOf, dosesOutsideBlocks, notesOf, settingsOf, takesOfDiary } from "@/db/queries/practice";
 import type { DiaryData, DiaryDay, DiaryNoteData, TakesOfDay } from "../types";
 import { blockData } from "./block-data";
-import { spentIn } from "./today";
 
 /** Days that the diary shows at a time. */
 const SHOWN = 14;
@@ -41,13 +40,14 @@ export async function diaryData(
   { day, zone }: { readonly day: Day; readonly zone: Zone },
 ): Promise<DiaryData> {
   const window = windowOf({ passage, words, back }, day);
-  const [pieces, blocks, takes, notes, standings, doses, settings] = await Promise.all([
+  const [pieces, blocks, takes, notes, standings, inBlocks, outside, settings] = await Promise.all([
     piecesWithPassages(db, playerId),
     blocksOfDays(db, playerId, window.from, window.to),
     takesOfDiary(db, playerId, { ...window.moments, passageId: passage }),
     notesOf(db, playerId, { ...window, passageId: passage }),
     standingsOf(db, playerId),
     dosesOf(db, playerId),
+    dosesOutsideBlocks(db, playerId, new Date(0), zone),
     settingsOf(db, playerId),
   ]);
   const passages = pieces.flatMap(({ title: of, passages: own }) =>
@@ -57,7 +57,8 @@ export async function diaryData(
     db,
     standings.events.flatMap(({ fingeringId }) => fingeringId ?? []),
   );
-  const days = new DiaryDays(window);
+  const doses = together(inBlocks, outside);
+  const days = new DiaryDays(window, new Map(doses.map(({ day: on, dose }) => [on, dose])));
   const isWanted = (id: string | null): boolean => passage === null || id === passage;
   for (const kept of blocks.filter(({ block }) => isWanted(block.passageId)))
     days.of(kept.on)?.blocks.push(blockData(kept));
@@ -73,8 +74,21 @@ export async function diaryData(
     page: SHOWN,
     hasMore: !window.isAll && (doses[0]?.day ?? day) < window.from,
     passages,
-    doses: doses.map(({ day: on, right, left, minutes }) => ({ day: on as Day, dose: { right, left }, minutes })),
+    doses,
   };
+}
+
+type DayDoses = readonly { readonly day: string; readonly right: number; readonly left: number }[];
+
+/** Minutes and wide openings of each day, in blocks and outside them, oldest first. */
+function together(inBlocks: Awaited<ReturnType<typeof dosesOf>>, outside: DayDoses): DiaryData["doses"] {
+  const minutes = new Map(inBlocks.map((one) => [one.day, one.minutes]));
+  const doses = new Map<string, Dose>();
+  for (const { day: on, right, left } of [...inBlocks, ...outside])
+    doses.set(on, sumOfDoses([doses.get(on) ?? NO_DOSE, { right, left }]));
+  return [...doses]
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([on, dose]) => ({ day: on as Day, dose, minutes: minutes.get(on) ?? 0 }));
 }
 
 /** The days of the diary that are wanted, both ends included. */
@@ -108,7 +122,10 @@ function momentOf(day: string): Date {
 class DiaryDays {
   private readonly all = new Map<string, Filling>();
 
-  constructor(private readonly window: Pick<Window, "from" | "to">) {}
+  constructor(
+    private readonly window: Pick<Window, "from" | "to">,
+    private readonly doses: ReadonlyMap<string, Dose>,
+  ) {}
 
   /** A day of the window; undefined for any other. */
   of(on: string): Filling | undefined {
@@ -126,7 +143,7 @@ class DiaryDays {
       .map(([on, filled]) => ({
         day: on as Day,
         ...filled,
-        dose: filled.blocks.length === 0 ? NO_DOSE : spentIn(filled.blocks),
+        dose: this.doses.get(on) ?? NO_DOSE,
         minutes: filled.blocks.reduce((sum, { done }) => sum + (done?.minutes ?? 0), 0),
       }));
   }
@@ -147,10 +164,10 @@ export function takesByDay(
     days.set(on, day);
     day.set(take.passageId, [...(day.get(take.passageId) ?? []), take]);
   }
-  return new Map([...days].map(([on, day]) => [on, [...day].map(([id, own]) => together(id, own, rule))]));
+  return new Map([...days].map(([on, day]) => [on, [...day].map(([id, own]) => takesOfDay(id, own, rule))]));
 }
 
-function together(passageId: string, takes: readonly DiaryTake[], rule: CleanRule | null): TakesOfDay {
+function takesOfDay(passageId: string, takes: readonly DiaryTake[], rule: CleanRule | null): TakesOfDay {
   const clean = takes.filter(({ measures }) => isClean(measures, rule ?? USUAL_RULE));
   const tensions = takes.flatMap(({ tension }) => tension ?? []);
   return {

@@ -1,19 +1,22 @@
 import { and, eq, ne } from "drizzle-orm";
 import { z } from "zod";
 import { DAY_PLAN, DOSE } from "@/core/physics";
+import { sumOfDoses } from "@/core/practice/planner/dose";
 import { planAhead, planDay, type DayAsked, type DayPlan } from "@/core/practice/planner/day";
 import { dayAfter, daysBetween, weekdayOf, type Day } from "@/core/time/days";
-import { dayIn, type Zone } from "@/core/time/zone";
+import { dayIn, startOf, type Zone } from "@/core/time/zone";
+import { limitOf } from "@/core/trials/day-limit";
 import type { Db } from "@/db/client";
 import { isRepeated } from "@/db/queries/history";
 import { blocksOfDays, lastLifted, settingsOf } from "@/db/queries/practice";
 import { block, dayPlan } from "@/db/schema";
 import { haltData } from "../players/halt";
+import { dayPlayed } from "../trials/day-played";
 import { NOBODY } from "../players/player";
 import type { Answer, DayAheadData, TodayData } from "../types";
 import { blockData } from "./block-data";
 import { knownOf } from "./known";
-import { doseToday, spentIn, todayData } from "./today";
+import { doseToday, spentIn, spentOutside, todayData } from "./today";
 
 export const DayPlanAsked = z.object({
   playerId: z.uuid(),
@@ -82,16 +85,18 @@ async function askedFor(
 ): Promise<DayAsked | null> {
   const settings = await settingsOf(db, playerId);
   if (!settings) return null;
-  const [known, kept, lifted] = await Promise.all([
+  const [known, kept, lifted, outside, playing] = await Promise.all([
     knownOf(db, { playerId, rule: settings.rule, day, zone }),
     blocksOfDays(db, playerId, day, day),
     lastLifted(db, playerId),
+    spentOutside(db, playerId, day, zone),
+    playingLeft(db, playerId, day, zone),
   ]);
   const done = kept.map(blockData).filter(({ state }) => state === "done");
   const { limit, spent } = doseToday(
     settings.doseLimit,
     lifted && daysBetween(dayIn(zone, lifted.getTime()), day),
-    spentIn(done),
+    sumOfDoses([spentIn(done), outside]),
     day,
   );
   return {
@@ -101,7 +106,15 @@ async function askedFor(
     isWarm: done.some(({ doing }) => doing === "warm-up"),
     minutes: minutes - done.reduce((sum, one) => sum + (one.done?.minutes ?? 0), 0),
     left: { right: Math.max(0, limit - spent.right), left: Math.max(0, limit - spent.left) },
+    playing,
   };
+}
+
+/** Minutes of takes that a player's own limit leaves of a day, lowered where they stopped; null where they set none. */
+async function playingLeft(db: Db, playerId: string, day: Day, zone: Zone): Promise<number | null> {
+  const played = await dayPlayed(db, { playerId, since: startOf(day, zone).toISOString() });
+  if (!played.ok || played.value.own === null) return null;
+  return Math.max(0, limitOf(played.value)! - played.value.played);
 }
 
 export const AheadAsked = z.object({ playerId: z.uuid() });
@@ -124,9 +137,10 @@ export async function daysAhead(
     return minutes < DAY_PLAN.range[0] ? [] : [{ inDays, minutes }];
   });
   const own = settings.doseLimit ?? DOSE.starting;
+  const wholeDay = { left: { right: own, left: own }, playing: settings.dayLimit };
   return {
     ok: true,
-    value: planAhead(asked, days, { right: own, left: own }).map(({ stretches, minutes }, i) => ({
+    value: planAhead(asked, days, wholeDay).map(({ stretches, minutes }, i) => ({
       day: dayAfter(day, days[i]!.inDays),
       minutes,
       blocks: stretches

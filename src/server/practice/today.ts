@@ -1,9 +1,9 @@
 import { DOSE } from "@/core/physics";
-import { shareReturned, stepsToCome, sumOfDoses, type Dose } from "@/core/practice/planner/dose";
+import { NO_DOSE, shareReturned, stepsToCome, sumOfDoses, type Dose } from "@/core/practice/planner/dose";
 import { dayAfter, daysBetween, type Day } from "@/core/time/days";
 import { dayIn, type Zone } from "@/core/time/zone";
 import type { Db } from "@/db/client";
-import { blocksOfDays, lastLifted, planOfDay, settingsOf } from "@/db/queries/practice";
+import { blocksOfDays, dosesOutsideBlocks, lastLifted, planOfDay, settingsOf } from "@/db/queries/practice";
 import { haltData } from "../players/halt";
 import { serverZone } from "../players/day";
 import type { BlockData, DoseToday, PracticeSettings, TodayData } from "../types";
@@ -17,12 +17,13 @@ export async function todayData(
   zone: Zone = serverZone(),
   hindered: NonNullable<TodayData["plan"]>["hindered"] = [],
 ): Promise<TodayData> {
-  const [plan, kept, settings, halt, lifted] = await Promise.all([
+  const [plan, kept, settings, halt, lifted, outside] = await Promise.all([
     planOfDay(db, playerId, day),
     blocksOfDays(db, playerId, day, day),
     settingsOf(db, playerId),
     haltData(db, playerId),
     lastLifted(db, playerId),
+    spentOutside(db, playerId, day, zone),
   ]);
   const blocks = kept.map(blockData);
   const { week, school, doseLimit } = settings ?? NOT_SAID;
@@ -31,7 +32,12 @@ export async function todayData(
     day,
     plan: plan && { minutes: plan.minutes, isCold: plan.isCold, blocks, hindered },
     settings: { week, school, doseLimit },
-    dose: doseToday(doseLimit, lifted && daysBetween(dayIn(zone, lifted.getTime()), day), spentIn(blocks), day),
+    dose: doseToday(
+      doseLimit,
+      lifted && daysBetween(dayIn(zone, lifted.getTime()), day),
+      sumOfDoses([spentIn(blocks), outside]),
+      day,
+    ),
     halt,
   };
 }
@@ -47,6 +53,13 @@ export function spentIn(blocks: readonly Pick<BlockData, "dose" | "minutes" | "d
       return [{ right: dose.right * share, left: dose.left * share }];
     }),
   );
+}
+
+/** What wide openings have cost on a day in takes outside the blocks that are done. */
+export async function spentOutside(db: Db, playerId: string, day: Day, zone: Zone): Promise<Dose> {
+  const since = new Date(`${dayAfter(day, -1)}T00:00:00Z`);
+  const days = await dosesOutsideBlocks(db, playerId, since, zone);
+  return days.find((one) => one.day === day) ?? NO_DOSE;
 }
 
 /** @param lifted days since the last stop was lifted; null where there was none */

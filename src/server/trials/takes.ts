@@ -6,11 +6,12 @@ import type { Pitch } from "@/core/keyboard/pitch";
 import { TEMPO_RANGE } from "@/core/passage/passage";
 import { KEYBOARD } from "@/core/physics";
 import type { PlanMarks } from "@/core/motion/marks/plan-marks";
+import { doseAMinute, playedFor } from "@/core/practice/planner/dose";
 import { isClean, USUAL_RULE } from "@/core/trials/clean";
 import type { Snip } from "@/core/trials/snip";
 import { heardOf } from "@/core/trials/heard";
 import { reportOf } from "@/core/trials/report";
-import { TAKE_SOURCES, type Take } from "@/core/trials/take";
+import { minutesOf, TAKE_SOURCES, type Take } from "@/core/trials/take";
 import type { Db } from "@/db/client";
 import type { PackedKey } from "@/db/schema/take";
 import { digitsOfVersion, keepTake, takeById, takesOf, type TakeListed } from "@/db/queries/takes";
@@ -70,13 +71,15 @@ export function cameTo(
   free: PlanMarks["free"],
 ): Parameters<typeof keepTake>[2] {
   const { measures, faults, first, marks, figures, onsets } = reportOf(heardOf(study, digits, take, new Set(free)));
+  const { right: doseRight, left: doseLeft } = playedFor(doseAMinute(study, digits), minutesOf(take));
   const astray: Record<string, number> = {};
   for (const { note } of marks) astray[note] = (astray[note] ?? 0) + 1;
   const amounts = Object.fromEntries(figures.map(({ id, amount }) => [id, amount]));
   const late = Object.fromEntries(
     onsets.flatMap(({ note, late: ms }) => (ms === null ? [] : [[note, Math.round(10 * ms) / 10]])),
   );
-  return { measures, faults, first, astray, late, amounts, tempoReached: amounts["tempo"] ?? null };
+  const tempoReached = amounts["tempo"] ?? null;
+  return { measures, faults, first, astray, late, amounts, tempoReached, doseRight, doseLeft };
 }
 
 /** The keys and the pedal of a take as the database keeps them. */

@@ -203,6 +203,17 @@ describe("drills of the arm and the ear", () => {
     expect(keys).toEqual([0, 2, 4, 5, 7, 9, 11, 12, 11, 9, 7, 5, 4, 2, 0]);
   });
 
+  it("finger the scale for the hand that plays it, with a pass and back again", () => {
+    for (const source of [scale, of([72, 71, 69, 67, 65, 64, 62, 60], "12312345", "left")]) {
+      const digits = drill(source, "warm-scale").music.hands[0]!.events.flatMap(({ keys }) =>
+        keys.map(({ finger }) => finger!),
+      );
+      expect(digits).not.toContain(null);
+      const passes = digits.slice(1).filter((finger, i) => Math.abs(finger - digits[i]!) >= 2);
+      expect(passes.length).toBeGreaterThanOrEqual(2);
+    }
+  });
+
   it("are against causes that there are", () => {
     for (const { against } of DRILL_KINDS) for (const cause of against) expect(causeById(cause).id).toBe(cause);
   });

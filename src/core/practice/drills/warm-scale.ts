@@ -9,7 +9,7 @@ const NOTE = beats("1/2");
 /** The major scale, semitones from its tonic, up an octave and down again. */
 const SCALE = [0, 2, 4, 5, 7, 9, 11, 12, 11, 9, 7, 5, 4, 2, 0] as const;
 
-/** The scale of the passage's signature, slow and soft, with the fingers that the player is used to. */
+/** The scale of the passage's signature, slow and soft, with the fingers that lie best. */
 export const warmScale: DrillKind = {
   id: "warm-scale",
   name: "Warm up: the scale",
@@ -18,7 +18,9 @@ export const warmScale: DrillKind = {
   make(source) {
     const low = tonicBy(source);
     if (low === null || !isOnKeyboard(low + 12)) return [];
-    const events = SCALE.map((by) => ({ keys: [{ key: (low + by) as Pitch, finger: null }], length: NOTE }));
+    const keys = SCALE.map((by) => (low + by) as Pitch);
+    const fingers = source.fingersFor(keys, NOTE);
+    const events = keys.map((key, i) => ({ keys: [{ key, finger: fingers[i] ?? null }], length: NOTE }));
     return [
       {
         id: "warm-scale",

@@ -1,4 +1,4 @@
-import { DAY_PLAN } from "../../physics";
+import { DAY_PLAN, DOSE } from "../../physics";
 import { SIDES } from "../../hand/finger";
 import type { Dose } from "./dose";
 import type { Wanted } from "./wanted";
@@ -12,6 +12,8 @@ export interface Bounds {
   readonly isWarm: boolean;
   /** mm times minutes that each hand has left. */
   readonly left: Dose;
+  /** Minutes of playing without a pause that the player's own limit leaves; null where they set none. */
+  readonly playing: number | null;
 }
 
 /** How the hands come to the day. */
@@ -32,14 +34,22 @@ export function warmFor(blocks: readonly Pick<Wanted, "isWide">[], { isCold, isW
   return isCold ? DAY_PLAN.warmCold : DAY_PLAN.warm;
 }
 
+/** Minutes of playing without a pause in some blocks and their warm-up: keys are down for a share of practice. */
+export function playedWith(blocks: readonly Pick<Wanted, "minutes" | "isWide">[], warmth: Warmth): number {
+  return DOSE.playing * blocks.reduce((sum, { minutes }) => sum + minutes, warmFor(blocks, warmth));
+}
+
 /**
  * The blocks that are worth most together. What is never broken: they fit into the day with warm-up, checks and rests; no
- * hand opens wide for more than it has left; a second block of a passage only with its first; no more than
+ * more is played than the player's own limit leaves; no hand opens wide for more than it has left; a second block of a passage only with its first; no more than
  * DAY_PLAN.mostBlocks. Exact, by branch and bound over the blocks in the order of their worth by the minute, the bound being
  * what would still be worth most if blocks could be cut (Dantzig, Operations Research 5(2), 1957). A block more never makes a
  * day shorter, so what does not fit is not added to. Where two choices are worth the same, the one found first.
  */
-export function chosenBlocks(wanted: readonly Wanted[], { minutes, left, ...warmth }: Bounds): readonly Wanted[] {
+export function chosenBlocks(
+  wanted: readonly Wanted[],
+  { minutes, left, playing, ...warmth }: Bounds,
+): readonly Wanted[] {
   const rate = ({ worth, minutes: own }: Wanted): number => worth / (own + DAY_PLAN.check);
   const inOrder = [...wanted].sort((a, b) => rate(b) - rate(a) || a.id.localeCompare(b.id));
   let best: { readonly worth: number; readonly blocks: readonly Wanted[] } = { worth: 0, blocks: [] };
@@ -47,6 +57,7 @@ export function chosenBlocks(wanted: readonly Wanted[], { minutes, left, ...warm
 
   const fits = (): boolean =>
     minutesWith(taken, warmth) <= minutes &&
+    playedWith(taken, warmth) <= (playing ?? Infinity) + NEAR &&
     SIDES.every((side) => taken.reduce((sum, { dose }) => sum + dose[side], 0) <= left[side] + NEAR);
   const bound = (from: number, room: number, count: number): number => {
     let [sum, free, more] = [0, room, count];

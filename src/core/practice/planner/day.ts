@@ -1,6 +1,6 @@
 import type { School } from "../school";
 import { DAY_PLAN } from "../../physics";
-import { chosenBlocks, warmFor, type Bounds } from "./choose";
+import { chosenBlocks, playedWith, warmFor, type Bounds } from "./choose";
 import { NO_DOSE, sumOfDoses, type Dose } from "./dose";
 import { inBestOrder } from "./order";
 import { AIMS, minutesWithin, wantedBlocks, type PassageKnown, type PieceKnown, type Wanted } from "./wanted";
@@ -46,7 +46,7 @@ export function planDay(asked: DayAsked): DayPlan {
   const chosen = chosenBlocks(wantedBlocks(passages, pieces, asked.left), asked);
   const blocks = inBestOrder(chosen, asked);
   const hindered = passages.flatMap((known) => {
-    const why = known.hindered ?? tooWide(known, asked);
+    const why = known.hindered ?? playedOut(asked) ?? tooWide(known, asked);
     return why === null ? [] : [{ title: known.title, why }];
   });
   if (blocks.length === 0) return { stretches: [], minutes: 0, dose: NO_DOSE, hindered };
@@ -63,6 +63,13 @@ export function planDay(asked: DayAsked): DayPlan {
     dose: sumOfDoses(stretches.map(({ dose }) => dose)),
     hindered,
   };
+}
+
+/** Why nothing more is played today: the player's own limit leaves less than a short block; null where it does not. */
+function playedOut({ playing, isCold, isWarm }: DayAsked): string | null {
+  const isOut =
+    playing !== null && playing < playedWith([{ minutes: DAY_PLAN.shortest, isWide: false }], { isCold, isWarm });
+  return isOut ? "your own limit for a day's takes leaves no room for it" : null;
 }
 
 /** Why a passage waits for another day: even a short block opens the hand wider than it has left; null where it does not. */
@@ -117,9 +124,13 @@ export interface DayToCome {
 /**
  * The days to come, each planned as if those before it were done as planned: a passage that is practised comes back later, and
  * one that is not comes back by itself. Nobody is any better in it than today: what is gained shows as it comes.
- * @param dayLimit mm times minutes of a whole day; today's own bounds are those of `asked`
+ * @param wholeDay what a whole day allows; today's own bounds are those of `asked`
  */
-export function planAhead(asked: DayAsked, days: readonly DayToCome[], dayLimit: Dose): readonly DayPlan[] {
+export function planAhead(
+  asked: DayAsked,
+  days: readonly DayToCome[],
+  wholeDay: Pick<Bounds, "left" | "playing">,
+): readonly DayPlan[] {
   let { passages, pieces } = asked;
   return days.map(({ inDays, minutes }, i) => {
     const by = i === 0 ? inDays : inDays - days[i - 1]!.inDays;
@@ -127,11 +138,11 @@ export function planAhead(asked: DayAsked, days: readonly DayToCome[], dayLimit:
     pieces = pieces.flatMap((one) => pieceLater(one, by));
     const plan = planDay({
       ...asked,
+      ...(inDays === 0 ? {} : wholeDay),
       passages,
       pieces,
       minutes,
       isWarm: false,
-      left: inDays === 0 ? asked.left : dayLimit,
     });
     const done = new Set(
       plan.stretches.flatMap(({ doing, passageId }) => (doing === "warm-up" ? [] : (passageId ?? []))),

@@ -47,8 +47,12 @@ function lastMs({ struck }: Frame): number {
 
 /** What so many minutes of practice cost: keys are down for a share of them. */
 export function doseOf(aMinute: Dose, minutes: number): Dose {
-  const share = minutes * DOSE.playing;
-  return { right: aMinute.right * share, left: aMinute.left * share };
+  return playedFor(aMinute, minutes * DOSE.playing);
+}
+
+/** What so many minutes of playing without a pause cost. */
+export function playedFor({ right, left }: Dose, minutes: number): Dose {
+  return { right: right * minutes, left: left * minutes };
 }
 
 /** What a minute of playing costs, from what so many minutes of practice do: the other way round. @param minutes more than 0 */

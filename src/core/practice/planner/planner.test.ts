@@ -2,7 +2,7 @@ import { seeded } from "../../../../tests/support/seeded";
 import { DAY_PLAN } from "../../physics";
 import type { Day } from "../../time/days";
 import { USUAL_SCHOOL } from "../school";
-import { chosenBlocks, minutesWith } from "./choose";
+import { chosenBlocks, minutesWith, playedWith } from "./choose";
 import { planAhead, planDay, type DayAsked } from "./day";
 import { doseOf, isWide, NO_DOSE } from "./dose";
 import { returnOf, stateOf } from "./known";
@@ -35,6 +35,7 @@ const asked = (passages: readonly PassageKnown[], own: Partial<DayAsked> = {}): 
   isCold: false,
   isWarm: false,
   left: { right: 1000, left: 1000 },
+  playing: null,
   ...own,
 });
 
@@ -89,12 +90,14 @@ describe("the choice of blocks", () => {
         isCold: random.chance(0.3),
         isWarm: random.chance(0.2),
         left: { right: random.whole(0, 60), left: random.whole(0, 60) },
+        playing: random.chance(0.5) ? random.whole(2, 30) : null,
       };
       let best = 0;
       for (let set = 0; set < 1 << wanted.length; set++) {
         const blocks = wanted.filter((_, i) => set & (1 << i));
         const isAllowed =
           (blocks.length === 0 || minutesWith(blocks, bounds) <= bounds.minutes) &&
+          (blocks.length === 0 || playedWith(blocks, bounds) <= (bounds.playing ?? Infinity)) &&
           blocks.every(({ after }) => after === null || blocks.some(({ id }) => id === after)) &&
           (["right", "left"] as const).every(
             (side) => blocks.reduce((sum, { dose }) => sum + dose[side], 0) <= bounds.left[side],
@@ -117,6 +120,7 @@ describe("the choice of blocks", () => {
       isCold: false,
       isWarm: false,
       left: { right: 200, left: 200 },
+      playing: null,
     });
     expect(chosen.length).toBeLessThanOrEqual(DAY_PLAN.mostBlocks);
     expect(chosen.length).toBeGreaterThan(8);
@@ -264,7 +268,7 @@ describe("the days to come", () => {
     const days = planAhead(
       asked(passages),
       [0, 1, 2, 3].map((inDays) => ({ inDays, minutes: 45 })),
-      { right: 100, left: 100 },
+      { left: { right: 100, left: 100 }, playing: null },
     );
     const met = days.map(
       ({ stretches }) => new Set(stretches.flatMap(({ doing, passageId }) => (doing === "learn" ? [passageId] : []))),
@@ -277,7 +281,7 @@ describe("the days to come", () => {
     const [, , after] = planAhead(
       asked([passage("a", { concertIn: 1 })]),
       [0, 1, 2].map((inDays) => ({ inDays, minutes: 30 })),
-      { right: 9, left: 9 },
+      { left: { right: 9, left: 9 }, playing: null },
     );
     expect(after!.stretches.some(({ why }) => why.includes("concert"))).toBe(false);
   });
