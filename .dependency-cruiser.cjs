@@ -32,6 +32,7 @@ const CORE = [
   "verdict",
   "trials",
   "practice",
+  "transcription",
 ];
 const SCREENS = [
   "ui",

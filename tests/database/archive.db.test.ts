@@ -75,7 +75,7 @@ describe("an archive", () => {
   it("is readable without the program: JSON, and the scores as they came", () => {
     const inside = unzipSync(file);
     const manifest = JSON.parse(Buffer.from(inside["archive.json"]!).toString()) as { player: string; format: number };
-    expect(manifest).toMatchObject({ player: "Maro Telland", format: 1 });
+    expect(manifest).toMatchObject({ player: "Maro Telland", format: 2 });
     const scores = Object.entries(inside).filter(([place]) => place.startsWith("scores/"));
     expect(scores).toHaveLength(9);
     for (const [place, bytes] of scores) {
@@ -185,7 +185,7 @@ describe("a damaged archive", () => {
         changed(
           (inside) =>
             (inside["archive.json"] = strToU8(
-              Buffer.from(inside["archive.json"]!).toString().replace('"format": 1', '"format": 99'),
+              Buffer.from(inside["archive.json"]!).toString().replace('"format": 2', '"format": 99'),
             )),
         ),
       /newer Velvet Thumb/,

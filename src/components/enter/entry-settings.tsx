@@ -7,6 +7,7 @@ import { TEMPO_RANGE } from "@/core/passage/passage";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
 import type { EntryInHand } from "./use-entry";
+import { signatureText } from "../ui/signature-text";
 
 const TIMES: readonly Entry["time"][] = [
   [2, 4],
@@ -98,11 +99,4 @@ export function EntrySettings({ inHand, children }: { inHand: EntryInHand; child
       </div>
     </div>
   );
-}
-
-function signatureText(fifths: number): string {
-  if (fifths === 0) return "no sharps or flats";
-  const count = Math.abs(fifths);
-  const sign = fifths > 0 ? "sharp" : "flat";
-  return `${count} ${sign}${count === 1 ? "" : "s"}`;
 }

@@ -37,7 +37,10 @@ export function ImportDrop({ playerId }: { playerId: string }) {
         <label htmlFor="score-file" className="font-serif text-xl">
           Bring in a score
         </label>
-        <p className="text-sm text-soft">MusicXML: .musicxml, .xml or .mxl, up to 20 MB. Drop it here or choose it.</p>
+        <p className="text-sm text-soft">
+          MusicXML (.musicxml, .xml, .mxl, up to 20 MB), or a MIDI file (.mid) that is then heard as music. Drop it here
+          or choose it.
+        </p>
         <input
           {...getInputProps({
             id: "score-file",

@@ -13,6 +13,7 @@ const piece: PieceData = {
   id: "piece",
   title: "Made up",
   fileName: "made-up.xml",
+  heard: null,
   entered: false,
   staves: 2,
   tempi: [

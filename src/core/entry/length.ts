@@ -8,7 +8,9 @@ export interface Length {
 }
 
 export const BASES = [1, 2, 4, 8, 16, 32] as const;
-export type Base = (typeof BASES)[number];
+/** Those that are entered, and finer ones that only a file is written in. */
+export const FINE_BASES = [...BASES, 64, 128] as const;
+export type Base = (typeof FINE_BASES)[number];
 
 /** So many in the time of so many: [3, 2] is a triplet. */
 export const TUPLETS = [
@@ -38,12 +40,12 @@ export function sumOf(lengths: readonly Length[]): Beats {
 
 /**
  * Plain and dotted lengths that together last so many quarter notes, longest first; what is left over and is shorter
- * than a thirty-second, or no multiple of one, cannot be written so and is left out.
+ * than the last of the bases, or no multiple of one, cannot be written so and is left out.
  */
-export function lengthsFor(room: Beats): readonly Length[] {
+export function lengthsFor(room: Beats, bases: readonly Base[] = BASES): readonly Length[] {
   const found: Length[] = [];
   let left = room;
-  for (const base of BASES)
+  for (const base of bases)
     for (const dotted of [true, false]) {
       const length: Length = { base, dotted, tuplet: null };
       while (compare(beatsOf(length), left) <= 0) {

@@ -31,7 +31,7 @@ export function keyOf({ step, alter, octave }: WrittenPitch): number {
  * keys with sharps or none and lowered in keys with flats.
  */
 export function spell(key: number, fifths: number): WrittenPitch {
-  const ways = spellings(key);
+  const ways = spellingsOf(key);
   return (
     ways.find((w) => w.alter === signInKey(w.step, fifths)) ??
     ways.find((w) => w.alter === 0) ??
@@ -41,7 +41,7 @@ export function spell(key: number, fifths: number): WrittenPitch {
 
 /** The same key written the next other way: as sharp, flat or plain. */
 export function respelled(pitch: WrittenPitch): WrittenPitch {
-  const ways = spellings(keyOf(pitch));
+  const ways = spellingsOf(keyOf(pitch));
   const at = ways.findIndex((w) => w.step === pitch.step);
   return ways[(at + 1) % ways.length]!;
 }
@@ -61,12 +61,17 @@ export function nearestKey(step: string, fifths: number, to: number): number {
   return octaves.reduce((best, key) => (Math.abs(key - to) < Math.abs(best - to) ? key : best), octaves[0]!);
 }
 
-/** Every way to write a key with at most one sign. */
-function spellings(key: number): readonly WrittenPitch[] {
-  return [0, 1, -1].flatMap((alter) =>
+/** Every way to write a key with at most so many signs, plain ones first. */
+export function spellingsOf(key: number, most: 1 | 2 = 1): readonly WrittenPitch[] {
+  return [0, 1, -1, 2, -2].slice(0, 1 + 2 * most).flatMap((alter) =>
     STEPS.flatMap((step, i) => {
       const octave = (key - alter - KEYS[i]!) / 12 - 1;
       return Number.isInteger(octave) ? [{ step, alter, octave }] : [];
     }),
   );
+}
+
+/** Steps of the scale from the lowest C at which a pitch is written: C4 is 28. */
+export function stepOfWritten({ step, octave }: WrittenPitch): number {
+  return STEPS.indexOf(step as (typeof STEPS)[number]) + 7 * octave;
 }

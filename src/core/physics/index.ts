@@ -14,5 +14,6 @@ export * from "./playing";
 export * from "./practice";
 export * from "./reach";
 export * from "./told";
+export * from "./transcription";
 export * from "./trials";
 export * from "./warnings";

@@ -1,6 +1,7 @@
 export * from "./felt";
 export * from "./film";
 export * from "./fingering";
+export * from "./heard";
 export * from "./history";
 export * from "./passage";
 export * from "./passage-change";

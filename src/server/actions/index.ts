@@ -36,6 +36,7 @@ import { addFirstOptions, editOption, EditAsked, FirstOptionsAsked } from "../op
 import { giveUpOwn, OwnAsked, TakeUpAsked, takeUpOwn } from "../hands/own-figures";
 import { proposeOwn } from "../trials/own-proposal";
 import { addPassage, PassageAsked } from "../passages/passages";
+import { HearAsked, hearAgain } from "../pieces/heard";
 import { choosePart, PartAsked } from "../pieces/pieces";
 import { AllowancesAsked, chooseRemedies, keepAllowances, RemediesAsked } from "../options/remedies";
 import { reworkOptions, ReworkAsked } from "../options/rework";
@@ -44,6 +45,7 @@ import { endRest, RestAsked, RestChange, startRest } from "../hands/rests";
 import type {
   Answer,
   HaltData,
+  HeardData,
   InstrumentData,
   OptionKept,
   OwnData,
@@ -278,6 +280,10 @@ export async function workOutAnew(asked: unknown): Promise<Answer<readonly Optio
 
 export async function playPart(asked: unknown): Promise<Answer<{ partId: string }>> {
   return refreshed(await answering(PartAsked, asked, ({ db }, given) => choosePart(db, given)));
+}
+
+export async function hearPieceAgain(asked: unknown): Promise<Answer<HeardData>> {
+  return refreshed(await answering(HearAsked, asked, ({ db }, given) => hearAgain(db, given)));
 }
 
 export async function pieceToSurvey(asked: unknown): Promise<Answer<SurveyData>> {

@@ -4,7 +4,7 @@ import { z } from "zod";
 import type { Row } from "./tables";
 
 /** The format that is written. An archive of any earlier one is read as well; see docs/archive.md. */
-const FORMAT = 1;
+const FORMAT = 2;
 
 /** What an archive holds: rows by the names of their tables, and files by their places. */
 export interface Archive {
@@ -97,8 +97,8 @@ export function unpacked(bytes: Uint8Array): Unpacked {
   return { ok: true, value: upgraded(format, { player, madeAt, tables: read, files }) };
 }
 
-/** What each earlier format is turned into: the next one. None was changed yet. */
-const UPGRADES: readonly ((archive: Archive) => Archive)[] = [];
+/** What each earlier format is turned into: the next one. The second has a table more, and nothing else. */
+const UPGRADES: readonly ((archive: Archive) => Archive)[] = [(first) => first];
 
 function upgraded(format: number, archive: Archive): Archive {
   return UPGRADES.slice(format - 1).reduce((now, upgrade) => upgrade(now), archive);

@@ -27,9 +27,10 @@ const owned = (name: string, table: PgTable, column: string, of: string, more: P
   ...more,
 });
 
-/** The ending of a piece's file; what was entered step by step is written as MusicXML. */
+/** The ending of a piece's file; what was entered step by step, or heard from a file of keys, is written as MusicXML. */
 function endingOf(fileName: unknown): string {
-  return /\.[a-z0-9]{1,8}$/i.exec(typeof fileName === "string" ? fileName : "")?.[0].toLowerCase() ?? ".musicxml";
+  const own = /\.[a-z0-9]{1,8}$/i.exec(typeof fileName === "string" ? fileName : "")?.[0].toLowerCase();
+  return own === undefined || /^\.midi?$/.test(own) ? ".musicxml" : own;
 }
 
 /** Everything that is a player's, what belongs to something after what it belongs to. */
@@ -44,6 +45,10 @@ export const ARCHIVED: readonly Archived[] = [
   owned("pieces", schema.piece, "pianistId", "players", {
     also: [{ column: "recitalId", table: "recitals" }],
     file: { column: "source", at: ({ id, fileName }) => `scores/${String(id)}${endingOf(fileName)}` },
+  }),
+  owned("heard", schema.heard, "pieceId", "pieces", {
+    id: null,
+    file: { column: "midi", at: ({ pieceId }) => `heard/${String(pieceId)}.mid` },
   }),
   owned("passages", schema.passage, "pieceId", "pieces"),
   owned("note-marks", schema.noteMark, "passageId", "passages", { id: null }),

@@ -41,7 +41,7 @@ export async function exportOption(
     written,
     signs,
   });
-  const stem = (piece.fileName ?? piece.title).replace(/\.(musicxml|mxl|xml)$/i, "");
+  const stem = (piece.fileName ?? piece.title).replace(/\.(musicxml|mxl|xml|midi?)$/i, "");
   return {
     bytes,
     fileName: `${stem}, fingering ${option.name}.${isPacked ? "mxl" : "musicxml"}`,

@@ -4,22 +4,25 @@ import { recitals } from "@/db/queries/pianists";
 import { instrumentsData } from "../hands/hands";
 import { musicOfPiece } from "../passages/music";
 import type { PieceData } from "../types";
+import { heardData } from "./heard";
 
 /** What a piece's page shows; null when there is no such piece. */
 export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
   const piece = await pieceById(db, id);
   if (!piece) return null;
-  const [music, [instrument], passages, dates] = await Promise.all([
+  const [music, [instrument], passages, dates, heard] = await Promise.all([
     musicOfPiece(db, piece),
     instrumentsData(db, piece.pianistId),
     passagesOf(db, id),
     recitals(db, piece.pianistId),
+    heardData(db, id),
   ]);
   return {
     ...music,
     id,
     title: piece.title,
     fileName: piece.fileName,
+    heard,
     entered: piece.entry !== null,
     octaveWidth: instrument!.octaveWidth,
     recitalId: dates.find((date) => date.id === piece.recitalId)?.id ?? null,

@@ -2,10 +2,12 @@ import { eq } from "drizzle-orm";
 import { z } from "zod";
 import type { Db } from "@/db/client";
 import { allPassagesOf, pieceById } from "@/db/queries/pieces";
-import { piece } from "@/db/schema";
+import { heard, piece } from "@/db/schema";
+import { isMidi } from "@/formats/midi/open-midi";
 import { musicOfPiece } from "../passages/music";
 import { inThread, TooMuch } from "../threads/pool";
 import type { Answer } from "../types";
+import { hear } from "./heard";
 
 export interface Imported {
   readonly pieceId: string;
@@ -20,6 +22,7 @@ export async function importPiece(
   file: { readonly name: string; readonly bytes: Uint8Array },
   recitalId: string | null = null,
 ): Promise<Answer<Imported>> {
+  if (isMidi(file.bytes)) return importHeard(db, pianistId, file, recitalId);
   const read = await readOrRefused(file.bytes);
   if (!read.ok) return { ok: false, message: `${file.name}: ${read.message}` };
   const { title, partId, remarks } = read.value;
@@ -38,6 +41,39 @@ export async function importPiece(
   return { ok: true, value: { pieceId: made!.id, remarks } };
 }
 
+/** Hears a file of keys and keeps the score that was heard, and the file as it came. */
+async function importHeard(
+  db: Db,
+  pianistId: string,
+  { name, bytes: midi }: { readonly name: string; readonly bytes: Uint8Array },
+  recitalId: string | null,
+): Promise<Answer<Imported>> {
+  const called = titleFromName(name);
+  const answer = await hear(db, pianistId, { midi, name: called, choices: {} });
+  if (!answer.ok) return { ok: false, message: `${name}: ${answer.message}` };
+  const { title, source, guessed, doubts, remarks } = answer.value;
+  const pieceId = await db.transaction(async (tx) => {
+    const [made] = await tx
+      .insert(piece)
+      .values({
+        pianistId,
+        recitalId,
+        title: cleaned(title ?? "") || called,
+        sourceKind: "file",
+        fileName: cleaned(name) || "keys.mid",
+        source,
+        partId: HEARD_PART,
+      })
+      .returning({ id: piece.id });
+    await tx.insert(heard).values({ pieceId: made!.id, midi, guessed, doubts });
+    return made!.id;
+  });
+  return { ok: true, value: { pieceId, remarks } };
+}
+
+/** The one part of a score that we write ourselves. */
+const HEARD_PART = "P1";
+
 async function readOrRefused(source: Uint8Array) {
   try {
     return await inThread("readFile", { source });
@@ -48,7 +84,7 @@ async function readOrRefused(source: Uint8Array) {
 }
 
 function titleFromName(name: string): string {
-  return cleaned(name.replace(/\.(musicxml|mxl|xml)$/i, "")) || "Untitled";
+  return cleaned(name.replace(/\.(musicxml|mxl|xml|midi?)$/i, "")) || "Untitled";
 }
 
 /** A name out of a file as it can be kept: one line, without what cannot be seen, of at most 120 letters. */

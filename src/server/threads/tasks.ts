@@ -1,10 +1,12 @@
 import { around, firstOptions, followed } from "./fingerings";
+import { hearFile } from "./heard";
 import { ownProposal } from "./own-figures";
 import { editionNotes, exportedFile, passageMusic, pieceMusic, readFile, wholeMusic } from "./scores";
 
 /** Everything that takes long and so runs in a thread, by name. */
 export const TASKS = {
   readFile,
+  hearFile,
   pieceMusic,
   passageMusic,
   wholeMusic,

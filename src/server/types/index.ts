@@ -1,3 +1,5 @@
+import type { Choices } from "@/core/transcription/choices";
+import type { Doubt, Guessed } from "@/core/transcription/transcript";
 import type { RuledOut } from "@/core/fingering/search/conditions";
 import type { LeaningId } from "@/core/options/leanings";
 import type { FingeringWishes } from "@/core/options/asked/wishes";
@@ -110,10 +112,19 @@ export interface RemediesKept {
   readonly options: readonly OptionData[];
 }
 
+/** How a piece was heard from a file of keys. */
+export interface HeardData {
+  readonly choices: Choices;
+  readonly guessed: Guessed;
+  readonly doubts: readonly Doubt[];
+}
+
 export interface PieceData {
   readonly id: string;
   readonly title: string;
   readonly fileName: string | null;
+  /** How it was heard, where it came as a file of keys; null otherwise. */
+  readonly heard: HeardData | null;
   /** Whether it was entered step by step, and can be edited on. */
   readonly entered: boolean;
   readonly staves: number;

@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { z } from "zod";
+import { HeardAs } from "@/components/repertoire/heard-as";
 import { PartChoice } from "@/components/repertoire/part-choice";
 import { PassagesList } from "@/components/repertoire/passages-list";
 import { PieceMenu } from "@/components/repertoire/piece-menu";
@@ -40,6 +41,7 @@ export default async function Piece({ params }: { params: Promise<{ pieceId: str
           ))}
         </ul>
       )}
+      {piece.heard && <HeardAs pieceId={piece.id} heard={piece.heard} isSettled={piece.passages.length > 0} />}
       <PassagesList passages={piece.passages} />
       <PieceView piece={piece} />
     </div>

@@ -2,13 +2,14 @@ import { beatsOf, type Base } from "@/core/entry/length";
 import { add, toNumber, ZERO, type Beats } from "@/core/time/beats";
 import type { NewNote } from "./new-score";
 
-const LEVELS: Partial<Record<Base, number>> = { 8: 1, 16: 2, 32: 3 };
+const LEVELS: Partial<Record<Base, number>> = { 8: 1, 16: 2, 32: 3, 64: 4, 128: 5 };
 
 /** Beams over the notes of each quarter beat, all at the level of the group's longest note; one text a note. */
 export function beamsOf(notes: readonly NewNote[]): readonly string[] {
   let at: Beats = ZERO;
   const groups = new Map<number, number[]>();
-  notes.forEach(({ pitches, length }, i) => {
+  notes.forEach(({ pitches, length, isGrace }, i) => {
+    if (isGrace) return;
     const beat = Math.floor(toNumber(at));
     if (pitches.length > 0 && LEVELS[length.base]) groups.set(beat, [...(groups.get(beat) ?? []), i]);
     at = add(at, beatsOf(length));

@@ -1,6 +1,7 @@
 import type { Mark } from "@/core/entry/entry";
 import type { Length } from "@/core/entry/length";
 import type { WrittenPitch } from "@/core/entry/spelling";
+import type { Beats } from "@/core/time/beats";
 
 /** A score for the piano that is written from nothing. */
 export interface NewScore {
@@ -14,6 +15,17 @@ export interface NewScore {
   readonly words: string;
   readonly leftClef: "F" | "G";
   readonly voices: readonly NewVoice[];
+  /** Bars that are not all full ones of `time` in one key, in order. */
+  readonly bars?: readonly NewBar[];
+}
+
+export interface NewBar {
+  /** As numbered on paper; 0 for an upbeat, which is not counted. */
+  readonly number: number;
+  readonly time: readonly [number, number];
+  readonly fifths: number;
+  /** Quarter notes; shorter than a full bar for an upbeat. */
+  readonly length: Beats;
 }
 
 export interface NewVoice {
@@ -32,6 +44,9 @@ export interface NewNote {
   readonly length: Length;
   readonly tied: boolean;
   readonly mark?: Mark;
+  /** Whether it is a grace note, which takes no time; its length is what it looks like. */
+  readonly isGrace?: boolean;
+  readonly isTrill?: boolean;
   /** Whether a rest is left blank, as where a second voice is silent. */
   readonly unseen?: boolean;
 }

@@ -18,7 +18,8 @@ export function writeEntry(entry: Entry): string {
     });
     return { staff, voice: number, stem, bars, mayEndEarly: true };
   });
-  return writeScore({ ...entry, words: entry.words ?? "", leftClef: leftClefOf(entry), voices });
+  const { title, fifths, time, tempo, words = "" } = entry;
+  return writeScore({ title, fifths, time, tempo, words, leftClef: leftClefOf(entry), voices });
 }
 
 function isFirst(voice: VoiceIndex): boolean {

@@ -1,28 +1,34 @@
 import type { Mark } from "@/core/entry/entry";
-import { barBeats, beatsOf, sumOf, type Tuplet } from "@/core/entry/length";
+import { barBeats, beatsOf, sumOf, type Base, type Tuplet } from "@/core/entry/length";
 import { signInKey, type WrittenPitch } from "@/core/entry/spelling";
 import { beats, compare, multiply, subtract, toNumber, ZERO, type Beats } from "@/core/time/beats";
 import { escapeXml } from "../../xml/tree";
 import { beamsOf } from "./beams";
-import type { NewNote, NewScore, NewVoice } from "./new-score";
+import type { NewBar, NewNote, NewScore, NewVoice } from "./new-score";
 
-/** Divisions of a quarter note: enough for triplets of thirty-seconds, or for every tuplet and dot there is. */
-const DIVISIONS = [24, 1680] as const;
+/** Divisions of a quarter note: enough for triplets of thirty-seconds, for every tuplet and dot that is entered, or for all. */
+const DIVISIONS = [24, 1680, 6720] as const;
 
 /**
  * A new score as MusicXML 4.0: one piano part with two staves.
  * @throws RangeError where a voice does not fill a bar to its end, naming it
  */
 export function writeScore(score: NewScore): string {
-  const full = barBeats(score.time);
   const divisions = divisionsFor(score);
   const count = score.voices[0]?.bars.length ?? 0;
   const ties = new Set<string>();
   const measures = Array.from({ length: count }, (_, bar) => {
-    const signs = [new Signs(score.fifths), new Signs(score.fifths)];
+    const own = score.bars?.[bar] ?? {
+      number: bar + 1,
+      time: score.time,
+      fifths: score.fifths,
+      length: barBeats(score.time),
+    };
+    const full = own.length;
+    const signs = [new Signs(own.fifths), new Signs(own.fifths)];
     const parts = score.voices.map((voice) => {
       const notes = voice.bars[bar] ?? [];
-      const length = sumOf(notes.map((n) => n.length));
+      const length = sumOf(notes.flatMap((n) => (n.isGrace ? [] : [n.length])));
       const left = subtract(full, length);
       if (compare(left, ZERO) !== 0 && !(voice.mayEndEarly && compare(left, ZERO) > 0))
         throw new RangeError(
@@ -33,8 +39,9 @@ export function writeScore(score: NewScore): string {
       return voiceText(notes, { ...voice, divisions, signs: signs[voice.staff - 1]!, ties }) + forward;
     });
     const backup = `<backup><duration>${inDivisions(full, divisions)}</duration></backup>`;
-    const start = bar === 0 ? opening(score, divisions) : "";
-    return `<measure number="${bar + 1}">${start}${parts.join(backup)}</measure>`;
+    const start = bar === 0 ? opening(score, divisions) : changed(own, score.bars?.[bar - 1] ?? own);
+    const uncounted = own.number === 0 ? ` implicit="yes"` : "";
+    return `<measure number="${own.number}"${uncounted}>${start}${parts.join(backup)}</measure>`;
   });
   return (
     `<?xml version="1.0" encoding="UTF-8"?>\n<!DOCTYPE score-partwise PUBLIC "-//Recordare//DTD MusicXML 4.0 Partwise//EN" "http://www.musicxml.org/dtds/partwise.dtd">\n` +
@@ -43,11 +50,19 @@ export function writeScore(score: NewScore): string {
   );
 }
 
+/** Time and key signature where a bar has others than the one before. */
+function changed({ time, fifths }: NewBar, before: NewBar): string {
+  const key = fifths === before.fifths ? "" : `<key><fifths>${fifths}</fifths></key>`;
+  const isSame = time[0] === before.time[0] && time[1] === before.time[1];
+  const metre = isSame ? "" : `<time><beats>${time[0]}</beats><beat-type>${time[1]}</beat-type></time>`;
+  return key || metre ? `<attributes>${key}${metre}</attributes>` : "";
+}
+
 function divisionsFor({ voices }: NewScore): number {
   const lengths = voices.flatMap((v) => v.bars.flatMap((bar) => bar.map((n) => beatsOf(n.length))));
   const holds = (divisions: number): boolean =>
     lengths.every((length) => Number.isInteger(inDivisions(length, divisions)));
-  return holds(DIVISIONS[0]) ? DIVISIONS[0] : DIVISIONS[1];
+  return DIVISIONS.find(holds) ?? DIVISIONS[2];
 }
 
 function inDivisions(length: Beats, divisions: number): number {
@@ -122,13 +137,23 @@ function noteText(note: NewNote, order: number, beam: string, bracket: string, p
   const tied = (stop ? `<tied type="stop"/>` : "") + (start ? `<tied type="start"/>` : "");
   const accidental = stop ? "" : pen.signs.print(pitch);
   const fingering = digit ? `<technical><fingering>${digit}</fingering></technical>` : "";
-  const mark = note.mark && order === 0 ? MARKS[note.mark] : "";
+  const mark = order === 0 ? marksOf(note, stop) : "";
   const first = order === 0 ? bracket : "";
   return (
-    `<note>${order > 0 ? "<chord/>" : ""}<pitch><step>${step}</step>${alter === 0 ? "" : `<alter>${alter}</alter>`}<octave>${octave}</octave></pitch>` +
+    `<note>${openingOf(note, order)}<pitch><step>${step}</step>${alter === 0 ? "" : `<alter>${alter}</alter>`}<octave>${octave}</octave></pitch>` +
     timing(note, pen, tie, accidental, pen.stem ? `<stem>${pen.stem}</stem>` : "") +
     `<staff>${pen.staff}</staff>${order === 0 ? beam : ""}${notationsText(tied + first + fingering + mark)}</note>`
   );
+}
+
+function openingOf({ isGrace }: NewNote, order: number): string {
+  return (isGrace ? "<grace/>" : "") + (order > 0 ? "<chord/>" : "");
+}
+
+/** What stands over a note of its own; the sign of a trill once, however long it is tied. */
+function marksOf({ mark, isTrill }: NewNote, isTiedOn: boolean): string {
+  const trill = isTrill && !isTiedOn ? "<ornaments><trill-mark/></ornaments>" : "";
+  return (mark ? MARKS[mark] : "") + trill;
 }
 
 const MARKS: Readonly<Record<Mark, string>> = {
@@ -143,12 +168,15 @@ function notationsText(inner: string): string {
   return inner ? `<notations>${inner}</notations>` : "";
 }
 
-const TYPES = { 1: "whole", 2: "half", 4: "quarter", 8: "eighth", 16: "16th", 32: "32nd" } as const;
+const TYPES: Readonly<Record<Base, string>> = {
+  ...{ 1: "whole", 2: "half", 4: "quarter", 8: "eighth", 16: "16th", 32: "32nd" },
+  ...{ 64: "64th", 128: "128th" },
+};
 
-function timing({ length }: NewNote, { divisions, voice }: Pen, tie = "", accidental = "", stem = ""): string {
+function timing({ length, isGrace }: NewNote, { divisions, voice }: Pen, tie = "", accidental = "", stem = ""): string {
   const { base, dotted, tuplet } = length;
   return (
-    `<duration>${inDivisions(beatsOf(length), divisions)}</duration>${tie}<voice>${voice}</voice><type>${TYPES[base]}</type>${dotted ? "<dot/>" : ""}` +
+    `${isGrace ? "" : `<duration>${inDivisions(beatsOf(length), divisions)}</duration>`}${tie}<voice>${voice}</voice><type>${TYPES[base]}</type>${dotted ? "<dot/>" : ""}` +
     (accidental ? `<accidental>${accidental}</accidental>` : "") +
     (tuplet
       ? `<time-modification><actual-notes>${tuplet[0]}</actual-notes><normal-notes>${tuplet[1]}</normal-notes></time-modification>`
