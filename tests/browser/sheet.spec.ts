@@ -70,3 +70,28 @@ test("the sheet: everything for the music desk on the paper that was chosen, and
     expect(text.match(/\b[1-5]\b/g)!.length).toBeGreaterThan(40);
   });
 });
+
+test("side by side prints: every option's digits on the notes, nothing cut at the paper's edge", async ({ page }) => {
+  await page.goto("/");
+  const bench = (await page.getByRole("link", { name: /^Thirds up to the turn bars/ }).getAttribute("href"))!;
+  await page.goto(bench.split("?")[0]!.replace("/bench/", "/side-by-side/"));
+  await engraved(page);
+  const names = await page
+    .getByRole("group", { name: "Fingerings held against one another" })
+    .getByRole("button", { pressed: true })
+    .allTextContents();
+  await page.emulateMedia({ media: "print" });
+  for (const name of names) await expect(page.locator(`g[data-layer="${name}"]`).first()).toBeAttached();
+  const bytes = await page.pdf({ preferCSSPageSize: true });
+  const file = await getDocument({ data: Uint8Array.from(bytes), verbosity: 0 }).promise;
+  const first = await file.getPage(1);
+  const [, , width] = first.view as [number, number, number, number];
+  expect(Math.round((width / 72) * 25.4)).toBe(297);
+  const digits = (await first.getTextContent()).items.filter((item) => "str" in item && /^[1-5]$/.test(item.str));
+  expect(digits.length).toBeGreaterThan(60);
+  const rights = digits.map((item) => ("transform" in item ? (item.transform as number[])[4]! : 0));
+  expect(Math.max(...rights)).toBeLessThan(width);
+  const notes = await page.locator("g.notehead").count();
+  expect(digits.length).toBeGreaterThan(notes * 0.8);
+  expect((await textOf(Uint8Array.from(bytes))).join(" ")).toContain("Thirds up to the turn");
+});

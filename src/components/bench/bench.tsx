@@ -1,6 +1,6 @@
 "use client";
 
-import { Download, Keyboard as KeyboardIcon, Pencil } from "lucide-react";
+import { Keyboard as KeyboardIcon, Pencil } from "lucide-react";
 import Link from "next/link";
 import { useMemo } from "react";
 import { placeText } from "@/core/passage/place";
@@ -11,6 +11,7 @@ import { worstOf } from "../keeping/sending";
 import { PlayerStrip } from "../playing/player-strip";
 import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";
+import { ExportLinks } from "./export-links";
 import { OnPaper } from "./on-paper";
 import { BenchAside } from "./bench-aside";
 import { PlanMotion } from "../plan/motion/plan-motion";
@@ -61,10 +62,10 @@ export function Bench({ data }: { data: PassageData }) {
 
 function Title({ bench }: { bench: BenchInHand }) {
   const { data, held, inView, settings, setSettings, showKeys, planShown } = bench;
-  const asked = new URLSearchParams({
+  const asked = {
     ...(settings.digits === "doubt" ? { digits: "doubt" } : {}),
     ...(planShown.aside === "plan" ? { signs: settings.signs } : {}),
-  });
+  };
   return (
     <PassageTitle data={data}>
       <KeepingState
@@ -88,15 +89,7 @@ function Title({ bench }: { bench: BenchInHand }) {
       <Link href={`/sheet/${data.id}${inView ? `?option=${inView.option.name}` : ""}`} className={buttonLook()}>
         Sheet
       </Link>
-      {inView && (
-        <a
-          href={`/options/${inView.option.id}/export${asked.size > 0 ? `?${asked}` : ""}`}
-          download
-          className={buttonLook()}
-        >
-          <Download size={16} aria-hidden /> Export {inView.option.name}
-        </a>
-      )}
+      {inView && <ExportLinks option={inView.option} asked={asked} />}
     </PassageTitle>
   );
 }

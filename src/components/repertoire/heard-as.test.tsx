@@ -37,7 +37,7 @@ describe("a piece as it was heard", () => {
 
   it("changes each of it in one gesture, and keeps what was said before", async () => {
     render(<HeardAs pieceId="p" heard={heard} isSettled={false} />);
-    await userEvent.click(screen.getByRole("button", { name: "D flat" }));
+    await userEvent.click(screen.getByRole("button", { name: "Write D flat" }));
     const turned = [{ key: 7, doubt: "spelling" }];
     expect(hearPieceAgain).toHaveBeenLastCalledWith({ pieceId: "p", choices: { fifths: 1, turned } });
     await userEvent.selectOptions(screen.getByLabelText("Bars of"), "6/8");
@@ -49,6 +49,6 @@ describe("a piece as it was heard", () => {
   it("stays as it is once passages speak of its notes", () => {
     render(<HeardAs pieceId="p" heard={heard} isSettled />);
     expect(screen.getByLabelText("Bars of")).toBeDisabled();
-    expect(screen.getByRole("button", { name: "D flat" })).toBeDisabled();
+    expect(screen.getByRole("button", { name: "Write D flat" })).toBeDisabled();
   });
 });

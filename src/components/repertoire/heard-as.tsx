@@ -90,7 +90,7 @@ function Guesses({ guessed, disabled, busy, onHear }: GuessesProps) {
         onChange={(upbeat) => onHear({ time: guessed.time, upbeat: Number(upbeat) })}
       />
       <HeardChoice
-        label="Signs"
+        label="Key"
         value={String(guessed.fifths)}
         options={KEYS.map((fifths) => [String(fifths), signatureText(fifths)])}
         disabled={disabled}
@@ -178,8 +178,8 @@ function DoubtList({ doubts, disabled, onTurn }: DoubtsProps) {
           <span className="grow">
             Bar {one.bar}, {one.name}: {one.now}
           </span>
-          <Button look="quiet" disabled={disabled} onClick={() => onTurn(one)}>
-            {one.otherwise}
+          <Button disabled={disabled} onClick={() => onTurn(one)}>
+            Write {one.otherwise}
           </Button>
         </li>
       ))}

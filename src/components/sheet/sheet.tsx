@@ -10,7 +10,7 @@ import { SignLegend } from "../plan/signs/sign-legend";
 import { JoinSign } from "../score/marks/join-sign";
 import { Score } from "../score/score";
 import { Button, buttonLook } from "../ui/button";
-import { pageRule, widthOf } from "./paper";
+import { pageRule, widthOf } from "../ui/paper";
 import { SheetControls } from "./sheet-controls";
 import { SIZES, useSheet, type SheetInHand } from "./use-sheet";
 

@@ -19,7 +19,7 @@ import { usePassageView } from "../passage-in-hand/use-view";
 import { PLAN_LANES } from "../plan/lanes/lanes";
 import { usePlan } from "../plan/use-plan";
 import type { PlanDrawn } from "../score/drawn";
-import type { PaperId } from "./paper";
+import type { PaperId } from "../ui/paper";
 
 const PAPER_IDS = ["a4", "letter"] as const satisfies readonly PaperId[];
 export const SIZES = { usual: 1, large: 1.45 } as const;

@@ -16,6 +16,7 @@ import { useSameStudy, useStudyAtHand } from "../passage-in-hand/use-study-at-ha
 import { useNoteInHand, usePassageView } from "../passage-in-hand/use-view";
 import { useFigures } from "../build/use-figures";
 import { Score } from "../score/score";
+import { pageRule, widthOf } from "../ui/paper";
 import { TriedTable } from "../trials/tried-table";
 import { useParts } from "../trials/use-parts";
 import { useTakes } from "../trials/use-takes";
@@ -30,6 +31,9 @@ import { Verdict } from "./verdict/verdict";
 
 /** The charts come when they are looked at: drawing them takes a library of its own. */
 const Charts = dynamic(() => import("./charts/charts").then((m) => m.Charts), { ssr: false });
+
+/** It is printed lying, so that lines are as long as on the screen. */
+const ON_PAPER = { id: "a4", lies: true } as const;
 
 /** Two to four options over one another on one score, their figures, their causes, and the verdict. */
 export function SideBySide({ data, author }: { data: PassageData; author: string }) {
@@ -75,14 +79,10 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
   const names = chosen.map((o) => o.option.name);
   return (
     <div>
-      <PassageTitle data={data}>
-        <OptionPicks all={all} chosen={chosen} onToggle={toggle} />
-        <Link href={`/bench/${data.id}`} className={buttonLook()}>
-          Bench
-        </Link>
-      </PassageTitle>
-      <div className="grid gap-6 lg:grid-cols-[1fr_21rem]">
-        <div className="flex min-w-0 flex-col gap-6">
+      <style>{pageRule(ON_PAPER)}</style>
+      <Title data={data} all={all} chosen={chosen} onToggle={toggle} />
+      <div className="grid gap-6 print:block lg:grid-cols-[1fr_21rem]">
+        <div className="flex min-w-0 flex-col gap-6" style={{ maxWidth: `${widthOf(ON_PAPER).printed}mm` }}>
           <div>
             <Differences names={names} count={differ.length} of={asked.length} onJump={jump} />
             <Score
@@ -100,12 +100,16 @@ export function SideBySide({ data, author }: { data: PassageData; author: string
             />
           </div>
           <MeritTable names={names} rows={rows} notes={view.notes} onGo={choose} />
-          <Charts chosen={chosen} target={data.study.manner.tempo} />
+          <div className="break-inside-avoid">
+            <Charts chosen={chosen} target={data.study.manner.tempo} />
+          </div>
           <ReturnsTable chosen={chosen} notes={view.notes} onGo={choose} />
           <CauseTable pair={chosen} />
         </div>
         <aside className="flex flex-col gap-6">
-          <Verdict data={data} study={view.study} author={author} takes={takes ?? []} />
+          <div className="print:hidden">
+            <Verdict data={data} study={view.study} author={author} takes={takes ?? []} />
+          </div>
           {takes && <TriedTable takes={takes} options={data.options} parts={parts} />}
           <Causes all={chosen} note={selected} title={step ? `At ${placeText(step.bar, step.beat)}` : ""} />
         </aside>
@@ -125,6 +129,25 @@ function TooFew({ data }: { data: PassageData }) {
         </Link>
       </p>
     </div>
+  );
+}
+
+type TitleProps = { readonly data: PassageData } & Parameters<typeof OptionPicks>[0];
+
+/** Which options are held against one another, and what can be done with them. */
+function Title({ data, all, chosen, onToggle }: TitleProps) {
+  const names = chosen.map((o) => o.option.name);
+  return (
+    <PassageTitle data={data}>
+      <OptionPicks all={all} chosen={chosen} onToggle={onToggle} />
+      <a href={`/passages/${data.id}/options?names=${names.join(",")}`} download className={buttonLook()}>
+        As one file
+      </a>
+      <Button onClick={() => window.print()}>Print</Button>
+      <Link href={`/bench/${data.id}`} className={buttonLook()}>
+        Bench
+      </Link>
+    </PassageTitle>
   );
 }
 

@@ -8,7 +8,7 @@ import type { NoteId } from "@/core/passage/note";
 import type { Part } from "@/core/trials/breaking-parts";
 import type { Felt } from "@/core/trials/felt";
 import type { OptionData, TakeData } from "@/server/types";
-import { Button } from "../ui/button";
+import { Button, buttonLook } from "../ui/button";
 import { placeText } from "@/core/passage/place";
 import { CleanRuleForm } from "./clean-rule-form";
 import { isOwn } from "./own-takes";
@@ -163,6 +163,9 @@ function TakeSeen({ trials: { trial, takes, hear, hearing }, told, bars }: SeenP
           <Button onClick={() => hear(false)}>{hearing ? "Stop" : "Hear the take"}</Button>
           {!hearing && <Button onClick={() => hear(true)}>With the score</Button>}
           <Button onClick={() => void saveMidi(told.take)}>As a MIDI file</Button>
+          <a href={`/takes/${told.id}/score`} download className={buttonLook()}>
+            As a score
+          </a>
           <Button look="quiet" onClick={trial.leave}>
             Put away
           </Button>

@@ -17,6 +17,24 @@ export function partMidi(score: Score, part: Part, fromBar = 1, toBar = part.bar
   });
 }
 
+/** Some bars of a part as they are played: their notes given, at one tempo. */
+export function barsMidi(
+  part: Part,
+  {
+    fromBar,
+    toBar,
+    tempo,
+    ...given
+  }: Omit<ScoreForMidi, "bars" | "tempi"> & {
+    readonly fromBar: number;
+    readonly toBar: number;
+    readonly tempo: number;
+  },
+): Uint8Array {
+  const bars = barsWritten(part).slice(fromBar - 1, toBar);
+  return writeScoreMidi({ ...given, bars, tempi: [{ at: bars[0]!.start, tempo }] });
+}
+
 /** Tempi of some bars, the one in force at the first of them first. */
 function tempiIn(score: Score, part: Part, fromBar: number, toBar: number): ScoreForMidi["tempi"] {
   const all = tempiFound(score, part);

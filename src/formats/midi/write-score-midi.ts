@@ -23,6 +23,8 @@ export interface ScoreForMidi {
   readonly notes: readonly Note[];
   readonly handOf: (note: Note) => Side;
   readonly bars: readonly BarWritten[];
+  /** Words at a place, for what the format has nothing for: digits, signs. */
+  readonly words?: readonly { readonly at: Beats; readonly side: Side; readonly text: string }[];
   /** From which place on each tempo holds, in quarter notes a minute. */
   readonly tempi: readonly { readonly at: Beats; readonly tempo: number }[];
 }
@@ -39,7 +41,7 @@ interface At {
  * lasts as long as it is written; grace notes come just before the beat, and strokes of a rolled chord together. A bar that is
  * shorter than its time signature says, as an upbeat, has one of its own, so that bars come out as they are.
  */
-export function writeScoreMidi({ title, notes, handOf, bars, tempi }: ScoreForMidi): Uint8Array {
+export function writeScoreMidi({ title, notes, handOf, bars, tempi, words = [] }: ScoreForMidi): Uint8Array {
   const from = bars[0]?.start ?? notes[0]?.onset ?? ("0" as Beats);
   const ticksAt = (at: Beats): number => Math.max(0, Math.round(toNumber(subtract(at, from)) * TICKS_A_QUARTER));
   const stated: At[] = [named(title)];
@@ -52,6 +54,7 @@ export function writeScoreMidi({ title, notes, handOf, bars, tempi }: ScoreForMi
   bars.forEach((bar, i) => stated.push(...signatures(bar, bars[i - 1] ?? null, ticksAt(bar.start))));
   const hands = (["right", "left"] as const).map((side): At[] => [
     named(`${side === "right" ? "Right" : "Left"} hand`),
+    ...words.flatMap(({ at, side: own, text }) => (own === side ? [said(ticksAt(at), text)] : [])),
     ...notes.flatMap((note) => (handOf(note) === side ? keyEvents(note, side, ticksAt) : [])),
   ]);
   const tracks = [stated, ...hands].map(inOrder);
@@ -61,6 +64,10 @@ export function writeScoreMidi({ title, notes, handOf, bars, tempi }: ScoreForMi
 
 function named(text: string): At {
   return { ticks: 0, rank: -1, event: { deltaTime: 0, meta: true, type: "trackName", text: plain(text) } };
+}
+
+function said(ticks: number, text: string): At {
+  return { ticks, rank: 1, event: { deltaTime: 0, meta: true, type: "text", text: plain(text) } };
 }
 
 /** Names in a MIDI file are bytes: what has no place among them is written near it. */

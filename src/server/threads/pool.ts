@@ -15,7 +15,10 @@ const MOST_MS_READING = 10_000;
 const IDLE_MS = 120_000;
 
 /** Kept files are read in a thread of their own, which remembers the last; what else takes long does not hold them up. */
-const KEPT: ReadonlySet<TaskName> = new Set(["pieceMusic", "passageMusic", "wholeMusic", "exportedFile"]);
+const KEPT: ReadonlySet<TaskName> = new Set([
+  ...(["pieceMusic", "passageMusic", "wholeMusic"] as const),
+  ...(["exportedFile", "passageFile", "passageMidi", "takeFile"] as const),
+]);
 const OF_FILES: ReadonlySet<TaskName> = new Set(["readFile", "editionNotes"]);
 
 const shared = globalThis as { velvetThreads?: { readonly kept: Piscina; readonly others: Piscina } };

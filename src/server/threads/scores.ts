@@ -1,14 +1,7 @@
 import { createHash } from "node:crypto";
 import { LRUCache } from "lru-cache";
-import { notesInDoubt } from "@/core/fingering/explain/in-doubt";
-import type { Fingering, Pins } from "@/core/fingering/study/fingering";
-import { studyOf, type StudyData } from "@/core/fingering/study/study-data";
-import { planOf } from "@/core/motion/plan/plan";
-import { withTouches, withTune, type PlanMarks } from "@/core/motion/marks/plan-marks";
-import { ownSigns, signsOf, type SignPlaced, type SignsShown } from "@/core/motion/marks/signs";
-import type { Note, NoteId } from "@/core/passage/note";
-import { handOf, type Hands, type Redistribution, type Passage } from "@/core/passage/passage";
-import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
+import type { Note } from "@/core/passage/note";
+import type { Hands, Passage } from "@/core/passage/passage";
 import type { Beats } from "@/core/time/beats";
 import { remarksOn, wording } from "@/formats/issue";
 import type { FileIssue } from "@/formats/issue";
@@ -18,7 +11,6 @@ import { partById, partRemarks, partsToChoose, pianoPart } from "@/formats/music
 import { passageFrom } from "@/formats/musicxml/passage";
 import type { Part, Score } from "@/formats/musicxml/score";
 import { tempiFound, tempoSource } from "@/formats/musicxml/reading/tempo-found";
-import { writeFile, writeFingering } from "@/formats/musicxml/writing/write-fingering";
 import type { Answer } from "../types";
 
 /** What is asked of score files. All of it runs in a thread of its own; see pool.ts. Plain data in, plain data out. */
@@ -33,7 +25,7 @@ export interface SourceAsked {
 const read = new LRUCache<string, { readonly score: Score; readonly issues: readonly FileIssue[] }>({ max: 3 });
 
 /** @throws Error when a kept source has been damaged: it was read when it came, so it can be read now */
-function opened({ source, partId }: SourceAsked): { score: Score; part: Part; issues: readonly FileIssue[] } {
+export function opened({ source, partId }: SourceAsked): { score: Score; part: Part; issues: readonly FileIssue[] } {
   const key = createHash("sha256").update(source).digest("hex");
   let found = read.get(key);
   if (!found) {
@@ -162,68 +154,4 @@ export function editionNotes({ source, hands }: EditionAsked): Answer<readonly N
   if (!answer.ok) return { ok: false, message: answer.issues.map(wording).join(" ") };
   const part = pianoPart(answer.value);
   return { ok: true, value: passageFrom(part, 1, part.bars.length, hands).notes };
-}
-
-export interface ExportAsked extends BarsAsked {
-  readonly study: StudyData;
-  readonly digits: Fingering;
-  readonly pins: Pins;
-  readonly planMarks: PlanMarks;
-  /** All digits, or those that a pianist would write; see core/fingering/explain/in-doubt. */
-  readonly written: "all" | "doubt";
-  /** The player's own signs, or those of the hand plan as well. */
-  readonly signs: SignsShown;
-}
-
-export interface FileWritten {
-  readonly bytes: Uint8Array;
-  readonly isPacked: boolean;
-}
-
-/** The file a piece came in, with digits, signs and remedies in it. */
-export function exportedFile(asked: ExportAsked): FileWritten {
-  const { score, part } = opened(asked);
-  const { passage } = asked.study;
-  const hands = new Map(passage.notes.map((note) => [note.id, handOf(note, passage)]));
-  const xml = writeFingering(score, part, {
-    fingering: asked.written === "all" ? asked.digits : digitsInDoubt(asked),
-    handOf: (note) => hands.get(note) ?? "right",
-    signs: signsWritten(asked),
-    remedies: onEveryHead(passage.notes, { ...handsTaken(passage.taken ?? {}), ...passage.remedies }),
-  });
-  return { bytes: writeFile(score, xml), isPacked: score.package !== null };
-}
-
-/** The digits that a pianist would write; every other note is left without one. */
-function digitsInDoubt({ study, digits, pins }: ExportAsked): Fingering {
-  const written = notesInDoubt(studyOf(study), digits, pins);
-  return Object.fromEntries(
-    Object.entries(digits).map(([id, finger]) => [id, written.has(id as NoteId) ? finger : null]),
-  ) as Fingering;
-}
-
-/** The signs of an option's plan as they stand on the score. */
-function signsWritten({ study: given, digits, planMarks, signs }: ExportAsked): readonly SignPlaced[] {
-  const study = studyOf(given);
-  const hands = new Map(study.passage.notes.map((note) => [note.id, handOf(note, study.passage)]));
-  const sideOf = (note: NoteId) => hands.get(note) ?? "right";
-  if (signs === "own") return ownSigns(planMarks, sideOf);
-  const plan = planOf(withTune(study, planMarks), digits);
-  const touched = { ...plan, hands: plan.hands.map((hand) => withTouches(hand, planMarks)) };
-  return signsOf(touched, planMarks, sideOf, signs);
-}
-
-/** A note tied on is marked on every head that it has. */
-function onEveryHead(notes: readonly Note[], remedies: NoteRemedies): NoteRemedies {
-  const all: Record<NoteId, NoteRemedy> = { ...remedies };
-  for (const { id, tied } of notes) {
-    const remedy = remedies[id];
-    if (remedy && ["omit", "fold", "other-hand"].includes(remedy.kind)) for (const head of tied) all[head] = remedy;
-  }
-  return all;
-}
-
-/** A note that is taken over is marked like one that a remedy gives to the other hand. */
-function handsTaken(taken: Redistribution): NoteRemedies {
-  return Object.fromEntries(Object.entries(taken).map(([note, hand]) => [note, { kind: "other-hand", hand }]));
 }

@@ -1,7 +1,8 @@
 import { around, firstOptions, followed } from "./fingerings";
 import { hearFile } from "./heard";
 import { ownProposal } from "./own-figures";
-import { editionNotes, exportedFile, passageMusic, pieceMusic, readFile, wholeMusic } from "./scores";
+import { exportedFile, passageFile, passageMidi, takeFile } from "./exports";
+import { editionNotes, passageMusic, pieceMusic, readFile, wholeMusic } from "./scores";
 
 /** Everything that takes long and so runs in a thread, by name. */
 export const TASKS = {
@@ -12,6 +13,9 @@ export const TASKS = {
   wholeMusic,
   editionNotes,
   exportedFile,
+  passageFile,
+  passageMidi,
+  takeFile,
   followed,
   around,
   firstOptions,

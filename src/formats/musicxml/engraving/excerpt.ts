@@ -13,9 +13,7 @@ import type { Bar, Part, Score } from "../score";
  * @throws RangeError when the bars are not in the part
  */
 export function excerpt(score: Score, part: Part, fromBar: number, toBar: number): string {
-  if (!(fromBar >= 1 && fromBar <= toBar && toBar <= part.bars.length))
-    throw new RangeError(`Bars ${fromBar} to ${toBar} are not in this part.`);
-  const members = part.members.map((_, member) => memberText(score, part, member, fromBar, toBar));
+  const members = excerptMembers(score, part, fromBar, toBar, FOR_ENGRAVER);
   const named = members.map((_, i) => `<score-part id="P${i + 1}"><part-name></part-name></score-part>`).join("");
   const list = members.length === 1 ? named : `${BRACE}${named}<part-group type="stop" number="1"/>`;
   return (
@@ -24,9 +22,42 @@ export function excerpt(score: Score, part: Part, fromBar: number, toBar: number
   );
 }
 
-const BRACE = `<part-group type="start" number="1"><group-symbol>brace</group-symbol><group-barline>yes</group-barline></part-group>`;
+/** What is done to the notes of an excerpt. */
+interface Handled {
+  /** Every note carries its id. */
+  readonly named: boolean;
+  /** Digits stay where they are. */
+  readonly digits: boolean;
+}
 
-function memberText(score: Score, part: Part, member: number, fromBar: number, toBar: number): string {
+const FOR_ENGRAVER: Handled = { named: true, digits: false };
+
+/**
+ * The same bars of each member of a part, as the inside of a part of another score.
+ * @throws RangeError when the bars are not in the part
+ */
+export function excerptMembers(
+  score: Score,
+  part: Part,
+  fromBar: number,
+  toBar: number,
+  handled: Handled,
+): readonly string[] {
+  if (!(fromBar >= 1 && fromBar <= toBar && toBar <= part.bars.length))
+    throw new RangeError(`Bars ${fromBar} to ${toBar} are not in this part.`);
+  return part.members.map((_, member) => memberText(score, part, member, [fromBar, toBar], handled));
+}
+
+/** Staves of two parts that are one piano. */
+export const BRACE = `<part-group type="start" number="1"><group-symbol>brace</group-symbol><group-barline>yes</group-barline></part-group>`;
+
+function memberText(
+  score: Score,
+  part: Part,
+  member: number,
+  [fromBar, toBar]: readonly [number, number],
+  handled: Handled,
+): string {
   const inForce = new InForce(score.text);
   const lines = new OpenLines(score.text);
   for (const bar of part.bars.slice(0, fromBar - 1)) {
@@ -45,7 +76,8 @@ function memberText(score: Score, part: Part, member: number, fromBar: number, t
     .map((bar, i) => {
       const beams = hasBeams ? [] : beamEdits(part.bars, from + i, bar.elements[member]!);
       const start = i === 0 ? { opening, text: begun } : null;
-      return measureText(score.text, bar, member, start, beams, i === bars.length - 1 ? lines.ended() : "");
+      const ending = i === bars.length - 1 ? lines.ended() : "";
+      return measureText(score.text, bar, member, { start, beams, ending, handled });
     })
     .join("");
 }
@@ -62,19 +94,19 @@ interface Start {
   readonly text: string;
 }
 
-function measureText(
-  text: string,
-  bar: Bar,
-  member: number,
-  start: Start | null,
-  beams: readonly Edit[],
-  ending: string,
-): string {
+interface Around {
+  readonly start: Start | null;
+  readonly beams: readonly Edit[];
+  readonly ending: string;
+  readonly handled: Handled;
+}
+
+function measureText(text: string, bar: Bar, member: number, { start, beams, ending, handled }: Around): string {
   const element = bar.elements[member]!;
   const edits: Edit[] = [...beams];
   for (const attributes of start?.opening ?? []) edits.push({ start: attributes.start, end: attributes.end, with: "" });
   const heads = bar.heads.filter((head) => isIn(head.element, element));
-  for (const head of heads) edits.push(...noteEdits(text, head.element, head.id));
+  for (const head of heads) edits.push(...noteEdits(text, head.element, head.id, handled));
   const named = new Set(heads.map((head) => head.element));
   // An id that a rest or a grace of the file's own has could be that of one of our notes.
   for (const note of childrenOf(element, "note"))
@@ -105,8 +137,10 @@ function withoutId(text: string, note: Element): string {
   return text.slice(note.start, note.inner).replace(/\sid\s*=\s*("[^"]*"|'[^']*')/, "");
 }
 
-function noteEdits(text: string, note: Element, id: string): readonly Edit[] {
-  const renamed = withoutId(text, note).replace(/^<note/, `<note id="${escapeXml(id)}"`);
+function noteEdits(text: string, note: Element, id: string, { named, digits: kept }: Handled): readonly Edit[] {
+  const bare = withoutId(text, note);
+  const renamed = named ? bare.replace(/^<note/, `<note id="${escapeXml(id)}"`) : bare;
+  if (kept) return [{ start: note.start, end: note.inner, with: renamed }];
   const digits = childrenOf(note, "notations").flatMap((n) => {
     const technical = child(n, "technical");
     return technical ? childrenOf(technical, "fingering") : [];
