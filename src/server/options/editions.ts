@@ -4,6 +4,7 @@ import { notesAsked, type Study } from "@/core/fingering/study/study";
 import { studyOf } from "@/core/fingering/study/study-data";
 import type { Pins } from "@/core/fingering/study/fingering";
 import type { Finger } from "@/core/hand/finger";
+import { alike } from "@/core/passage/alike";
 import type { Note, NoteId } from "@/core/passage/note";
 import type { Db } from "@/db/client";
 import { addFingering } from "@/db/queries/fingerings";
@@ -51,11 +52,13 @@ export interface Edition {
   /** Digits taken over, and notes of the passage that the file does not have. */
   readonly taken: number;
   readonly missing: number;
+  /** Where the two editions differ, in sentences. */
+  readonly differences: readonly string[];
 }
 
 /**
- * Adds the digits of another file with the same passage: the bars of the same number, note by note where bar, place,
- * staff and key agree. What it has no digit for is worked out around them.
+ * Adds the digits of another file with the same passage, wherever it stands there: its notes are found by pitch and rhythm, see
+ * core/passage/alike. What it has no digit for is worked out around them.
  */
 export async function addEdition(
   db: Db,
@@ -66,13 +69,15 @@ export async function addEdition(
   if (!given) return GONE;
   const theirs = await notesOf(file.bytes, given.passage.hands);
   if (!theirs.ok) return { ok: false, message: `${file.name}: ${theirs.message}` };
-  const { pins, missing } = digitsFrom(studyOf(given.study), theirs.value);
-  const taken = Object.keys(pins).length;
   const { from, to } = given.music.bars;
+  const found = digitsFrom(studyOf(given.study), theirs.value);
+  if (!found) return { ok: false, message: `${file.name} does not have the music of bars ${from} to ${to}.` };
+  const { pins, missing, differences } = found;
+  const taken = Object.keys(pins).length;
   if (taken === 0) return { ok: false, message: `${file.name} has no digit on a note of bars ${from} to ${to}.` };
   const name = file.name.replace(/\.(musicxml|mxl|xml)$/i, "").slice(0, 80);
   const options = await added(db, given, randomUUID(), "printed", name, pins);
-  return options.ok ? { ok: true, value: { options: options.value, taken, missing } } : options;
+  return options.ok ? { ok: true, value: { options: options.value, taken, missing, differences } } : options;
 }
 
 async function notesOf(source: Uint8Array, hands: PassageGiven["passage"]["hands"]): Promise<Answer<readonly Note[]>> {
@@ -84,31 +89,29 @@ async function notesOf(source: Uint8Array, hands: PassageGiven["passage"]["hands
   }
 }
 
-/** Their digits on our notes: those of the same bar on paper, place in it, staff and key; see whereabouts. */
-function digitsFrom(study: Study, theirs: readonly Note[]): { readonly pins: Pins; readonly missing: number } {
-  const known = new Map(theirs.map((note) => [whereabouts(note), note]));
-  // A file with all notes on one staff says nothing by it.
-  const onOneStaff = new Set(theirs.map(({ staff }) => staff)).size === 1;
-  const anyStaff = new Map(theirs.map((note) => [placeOf(note), note]));
+interface DigitsFound {
+  readonly pins: Pins;
+  readonly missing: number;
+  readonly differences: readonly string[];
+}
+
+/** Their digits on our notes, wherever in their file the passage stands; null where it has no such passage. */
+function digitsFrom(study: Study, theirs: readonly Note[]): DigitsFound | null {
+  const { notes } = study.passage;
+  const found = alike(notes, theirs);
+  if (found.theirs.size < LEAST_ALIKE * notes.length) return null;
   const asked = new Set(notesAsked(study));
   const pins: Record<NoteId, Finger> = {};
-  let missing = 0;
-  for (const note of study.passage.notes.filter((n) => asked.has(n.id))) {
-    const same = known.get(whereabouts(note)) ?? (onOneStaff ? anyStaff.get(placeOf(note)) : undefined);
-    if (!same) missing++;
-    else if (same.printed !== null) pins[note.id] = same.printed as Finger;
-  }
-  return { pins, missing };
+  for (const [id, { printed }] of found.theirs) if (asked.has(id) && printed !== null) pins[id] = printed as Finger;
+  return {
+    pins,
+    missing: found.missing.filter(({ id }) => asked.has(id)).length,
+    differences: found.differences,
+  };
 }
 
-function whereabouts(note: Note): string {
-  return `${note.staff} ${placeOf(note)}`;
-}
-
-/** Exact, so that thirds of different divisions are the same place. */
-function placeOf({ bar, beat, grace, rolled, pitch }: Note): string {
-  return `${bar} ${beat} ${rolled ? 0 : grace} ${pitch}`;
-}
+/** Share of a passage's notes that another file has to have to be of the same music. */
+const LEAST_ALIKE = 0.6;
 
 async function added(
   db: Db,

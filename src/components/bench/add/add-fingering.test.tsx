@@ -37,7 +37,10 @@ describe("another fingering", () => {
   });
 
   it("comes from another file, or says why it cannot", async () => {
-    const answers = [{ message: "No digits there." }, { options, taken: 7, missing: 2 }];
+    const answers = [
+      { message: "No digits there." },
+      { options, taken: 7, missing: 2, differences: ["bar 3, beat 1: E 4 here, E flat 4 there"] },
+    ];
     globalThis.fetch = jest.fn(() => {
       const answer = answers.shift()!;
       return Promise.resolve({ ok: !("message" in answer), json: () => Promise.resolve(answer) });
@@ -48,6 +51,11 @@ describe("another fingering", () => {
     await waitFor(() => expect(toast.error).toHaveBeenCalledWith("No digits there."));
     await userEvent.upload(screen.getByLabelText(/File with another fingering/), file);
     await waitFor(() => expect(onAdded).toHaveBeenCalledWith(options, "B"));
-    expect(toast).toHaveBeenCalledWith(expect.stringMatching(/^7 digits taken over. 2 notes/));
+    expect(toast).toHaveBeenCalledWith(
+      expect.stringMatching(/^7 digits taken over. 2 notes/),
+      expect.objectContaining({
+        description: "The editions differ. bar 3, beat 1: E 4 here, E flat 4 there.",
+      }),
+    );
   });
 });

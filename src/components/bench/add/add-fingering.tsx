@@ -17,6 +17,9 @@ interface Props {
   readonly onAdded: (options: readonly OptionData[], name: string) => void;
 }
 
+/** Differences between two editions that are said at once. */
+const DIFFERENCES_SAID = 5;
+
 /** Another person's fingering beside the others: its digits typed in, or taken from another file of the same passage. */
 export function AddFingering({ passageId, names, onAdded }: Props) {
   const [author, setAuthor] = useState("");
@@ -35,15 +38,18 @@ export function AddFingering({ passageId, names, onAdded }: Props) {
   const take = async (file: File): Promise<void> => {
     const form = new FormData();
     form.set("file", file);
-    const answer = await upload<{ options: OptionData[]; taken: number; missing: number }>(
+    const answer = await upload<{ options: OptionData[]; taken: number; missing: number; differences: string[] }>(
       `/passages/${passageId}/editions`,
       form,
     );
     if (!answer.ok) return void toast.error(answer.message);
-    const { options, taken, missing: left } = answer.value;
+    const { options, taken, missing: left, differences } = answer.value;
     added(options);
     const missing = left > 0 ? ` ${left} notes of the passage are not in that file.` : "";
-    toast(`${taken} digits taken over.${missing}`);
+    const said = differences.slice(0, DIFFERENCES_SAID).map((one) => `${one}.`);
+    const more = differences.length > said.length ? [`And ${differences.length - said.length} more.`] : [];
+    const description = said.length === 0 ? undefined : ["The editions differ.", ...said, ...more].join(" ");
+    toast(`${taken} digits taken over.${missing}`, { description, duration: said.length > 0 ? 20_000 : 6000 });
   };
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
