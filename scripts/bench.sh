@@ -8,4 +8,5 @@ ensure_build
 npx tsx bench/run.ts
 own_house bench
 npx tsx bench/server.ts
+npx tsx bench/years.ts
 VELVET_ADDRESS="http://127.0.0.1:$PORT" npx tsx bench/browser.ts

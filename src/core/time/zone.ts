@@ -16,8 +16,19 @@ export function zoneNamed(name: string): Zone | null {
 
 /** The day that a moment falls on in a zone. @param at ms since 1970 */
 export function dayIn(zone: Zone, at: number): Day {
+  return day(writerOf(zone).format(at));
+}
+
+/** What writes days in a zone: made once, for making it takes longer than writing a thousand days. */
+const writers = new Map<Zone, Intl.DateTimeFormat>();
+
+function writerOf(zone: Zone): Intl.DateTimeFormat {
+  const known = writers.get(zone);
+  if (known) return known;
   // Swedish writes days as ISO does.
-  return day(new Intl.DateTimeFormat("sv-SE", { timeZone: zone, dateStyle: "short" }).format(at));
+  const made = new Intl.DateTimeFormat("sv-SE", { timeZone: zone, dateStyle: "short" });
+  writers.set(zone, made);
+  return made;
 }
 
 /** The first moment of a day in a zone, to the minute; whatever the clocks do that night. */
