@@ -17,7 +17,9 @@ import { takesData } from "@/server/trials/takes";
 import * as schema from "@/db/schema";
 import { getTableName, is } from "drizzle-orm";
 import { PgTable } from "drizzle-orm/pg-core";
+import { day } from "@/core/time/days";
 import { freshDatabase } from "../support/database";
+import { fillYears } from "../support/years";
 
 /** An archive of the first format, kept as it was written: it has to be read by every version to come. */
 const FIRST = "tests/fixtures/archive-format-1.zip";
@@ -98,6 +100,17 @@ describe("an archive", () => {
     if (!a.ok || !b.ok) throw new Error("not read");
     expect(Object.keys(b.value.files).sort()).toEqual(Object.keys(a.value.files).sort());
     for (const [name, rows] of Object.entries(a.value.tables)) expect(b.value.tables[name]).toHaveLength(rows.length);
+  });
+
+  it.each([1, 2, 3])("of a player made up by chance comes back row by row (%i)", async (seed) => {
+    const [here, there] = [await freshDatabase(), await freshDatabase()];
+    const years = { pieces: 3 + seed, passages: 9, takes: 50, days: 20 };
+    const made = await fillYears(here.db, years, day("2026-05-20"), seed);
+    const bytes = (await archiveOf(here.db, made, new Date("2026-05-20T10:00:00Z")))!;
+    expect(await takeIn(there.db, bytes)).toMatchObject({ ok: true, value: { there: 0, leftOut: 0 } });
+    expect(await all(there.db)).toEqual(await all(here.db));
+    expect(await takeIn(there.db, bytes)).toMatchObject({ ok: true, value: { added: 0, leftOut: 0 } });
+    await Promise.all([here.drop(), there.drop()]);
   });
 
   it("is worked with there as if it had always been there", async () => {
