@@ -50,5 +50,5 @@ ensure_build() {
 }
 
 free_port() {
-  node -e 'const s=require("net").createServer();s.listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'
+  node -e 'const s=require("net").createServer();s.listen(0,"127.0.0.1",()=>{console.log(String(s.address().port));s.close()})'
 }

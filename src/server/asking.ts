@@ -17,6 +17,13 @@ export interface Asking {
 /** The answer where the database is not there: the request may be sent again, and does nothing twice. */
 const AWAY = { ok: false, message: "The database does not answer.", later: true } as const;
 
+/** The answer where no room is left for it: it is sent again, and kept once there is some. */
+const FULL = {
+  ok: false,
+  message: "The disk with the data is full. Nothing is lost: free some room on it, and this is kept.",
+  later: true,
+} as const;
+
 /**
  * Answers a request: checks what is given, does it, and turns whatever goes wrong into a sentence. Only where the database
  * is not there may it be sent again.
@@ -39,6 +46,7 @@ export async function answering<Schema extends z.ZodType, T>(
 export function refusalOf(error: unknown): Answer<never> {
   const failure = failureOf(error);
   if (failure === "away") return AWAY;
+  if (failure === "full") return FULL;
   if (failure === "gone") return { ok: false, message: "What this belongs to is not there any more." };
   if (error instanceof TooMuch)
     return { ok: false, message: "This takes more time or memory than anything of its kind." };

@@ -9,13 +9,21 @@ import { importPiece } from "@/server/pieces/pieces";
 import { bytes } from "./musicxml";
 import { somePlayer } from "./some-player";
 
+interface KeptAsked {
+  readonly title?: string;
+  readonly toBar?: number;
+  readonly hands?: Hands;
+  /** Whose it is; some player's where not said. */
+  readonly playerId?: string;
+}
+
 /** Imports a score, makes a passage of its first bars, keeps the options it opens with. Returns the passage's id. */
 export async function keptPassage(
   db: Db,
   text: string,
-  { title = "Up", toBar = 1, hands = "right" }: { title?: string; toBar?: number; hands?: Hands } = {},
+  { title = "Up", toBar = 1, hands = "right", playerId }: KeptAsked = {},
 ): Promise<string> {
-  const { id } = await somePlayer(db);
+  const id = playerId ?? (await somePlayer(db)).id;
   const piece = await importPiece(db, id, { name: "made-up.musicxml", bytes: bytes(text) });
   if (!piece.ok) throw new Error(piece.message);
   const asked = { title, fromBar: 1, toBar, hands, tempo: 90, touch: "legato", pedal: false } as const;
