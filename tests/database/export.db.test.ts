@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { positionsOf } from "@/core/fingering/explain/positions";
 import { studyOf } from "@/core/fingering/study/study-data";
 import { playSimulated } from "@/core/trials/simulated/simulated-piano";
 import { compose } from "@/demo/compose";
@@ -49,6 +50,19 @@ describe("a passage as a file of its own", () => {
     const { notes } = data.study.passage;
     expect(sounding(part!.notes)).toEqual(sounding(notes));
     expect(part!.notes.map(({ printed }) => printed)).toEqual(notes.map(({ id }) => option!.digits[id] ?? null));
+  });
+
+  it("has positions, joins and signs as words where all of them are wanted", async () => {
+    const [option] = data.options;
+    const wordsIn = (bytes: Uint8Array) =>
+      [...new TextDecoder().decode(bytes).matchAll(/<words>([^<]*)<\/words>/g)].map((m) => m[1]!);
+    const plain = wordsIn((await exportOption(db, option!.id, "all", "own", "passage"))!.bytes);
+    const all = wordsIn((await exportOption(db, option!.id, "all", "all", "passage"))!.bytes);
+    const positions = positionsOf(studyOf(data.study), option!.digits);
+    const joins = positions.map(({ join }) => join?.kind ?? "position");
+    for (const kind of new Set(joins))
+      expect(all.filter((one) => one === kind)).toHaveLength(joins.filter((one) => one === kind).length);
+    expect(all.length).toBeGreaterThan(plain.length + joins.length);
   });
 
   it("has its options one under another, each named and with its own digits", async () => {

@@ -12,8 +12,9 @@ interface Props {
 
 /** Other files than the piece's own. */
 const FILES = [
-  ["passage", "This passage alone, MusicXML"],
-  ["midi", "This passage as it is played, MIDI"],
+  ["This passage alone, MusicXML", { file: "passage" }],
+  ["The same with positions, joins and signs as words", { file: "passage", signs: "all" }],
+  ["This passage as it is played, MIDI", { file: "midi", signs: "all" }],
 ] as const;
 
 /** An option into a file: the piece's own with one gesture, its passage alone with two. */
@@ -36,9 +37,9 @@ export function ExportLinks({ option: { id, name }, asked }: Props) {
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" sideOffset={2} className={MENU_LOOK}>
-            {FILES.map(([file, words]) => (
-              <DropdownMenu.Item key={file} className={MENU_ITEM} asChild>
-                <a href={address({ file })} download>
+            {FILES.map(([words, more]) => (
+              <DropdownMenu.Item key={words} className={MENU_ITEM} asChild>
+                <a href={address(more)} download>
                   {words}
                 </a>
               </DropdownMenu.Item>

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, isNotNull, isNull, lt, lte, ne, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, lt, lte, ne, sql } from "drizzle-orm";
 import type { Zone } from "@/core/time/zone";
 import type { Db, Tx } from "../client";
 import {
@@ -104,12 +104,29 @@ export async function takesKnown(db: Db, pianistId: string, since: Date) {
     .orderBy(asc(take.at));
 }
 
+/** The day where the player is on which a take was played. */
+const dayOfTake = (zone: Zone) => sql<string>`(${take.at} at time zone ${zone})::date::text`;
+
+/** On which days which passages were played by a player themselves, without the takes. */
+export async function playedOnDays(db: Db, pianistId: string, zone: Zone) {
+  return db
+    .selectDistinct({ day: dayOfTake(zone), passageId: take.passageId })
+    .from(take)
+    .innerJoin(passage, eq(passage.id, take.passageId))
+    .innerJoin(piece, eq(piece.id, passage.pieceId))
+    .where(and(eq(piece.pianistId, pianistId), OWN_WHOLE));
+}
+
+interface TakesWanted {
+  readonly from: Date;
+  readonly to: Date;
+  readonly passageId: string | null;
+  /** Of these days alone, where the player is; of all between both moments where not said. */
+  readonly on?: { readonly days: readonly string[]; readonly zone: Zone };
+}
+
 /** What the diary shows of a player's own takes between two moments, or of one passage's, oldest first. */
-export async function takesOfDiary(
-  db: Db,
-  pianistId: string,
-  { from, to, passageId }: { readonly from: Date; readonly to: Date; readonly passageId: string | null },
-) {
+export async function takesOfDiary(db: Db, pianistId: string, { from, to, passageId, on }: TakesWanted) {
   return db
     .select({
       passageId: take.passageId,
@@ -133,6 +150,7 @@ export async function takesOfDiary(
         lt(take.at, to),
         OWN_WHOLE,
         ...(passageId === null ? [] : [eq(take.passageId, passageId)]),
+        ...(on ? [inArray(dayOfTake(on.zone), [...on.days])] : []),
       ),
     )
     .orderBy(asc(take.at));
@@ -184,7 +202,7 @@ export async function dosesOutsideBlocks(db: Db | Tx, pianistId: string, from: D
     select 1 from ${block}
     where ${block.passageId} = ${take.passageId} and ${block.state} = 'done'
       and ${take.at} between ${block.doneAt} - make_interval(mins => ${block.doneMinutes}) and ${block.doneAt})`;
-  const day = sql<string>`(${take.at} at time zone ${zone})::date::text`;
+  const day = dayOfTake(zone);
   return db
     .select({
       day,

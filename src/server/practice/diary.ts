@@ -7,7 +7,15 @@ import type { Db } from "@/db/client";
 import { fingeringNames } from "@/db/queries/fingerings";
 import { standingsOf } from "@/db/queries/passages";
 import { piecesWithPassages } from "@/db/queries/pieces";
-import { blocksOfDays, dosesOf, dosesOutsideBlocks, notesOf, settingsOf, takesOfDiary } from "@/db/queries/practice";
+import {
+  blocksOfDays,
+  dosesOf,
+  dosesOutsideBlocks,
+  notesOf,
+  playedOnDays,
+  settingsOf,
+  takesOfDiary,
+} from "@/db/queries/practice";
 import type { DiaryData, DiaryDay, DiaryNoteData, TakesOfDay } from "../types";
 import { blockData } from "./block-data";
 
@@ -40,19 +48,42 @@ export async function diaryData(
   { day, zone }: { readonly day: Day; readonly zone: Zone },
 ): Promise<DiaryData> {
   const window = windowOf({ passage, words, back }, day);
-  const [pieces, blocks, takes, notes, standings, inBlocks, outside, settings] = await Promise.all([
+  const { pieces, doses, days, rule } = await daysWritten(db, playerId, window, { passage, zone });
+  const passages = pieces.flatMap(({ title: of, passages: own }) =>
+    own.map(({ id, title }) => ({ id, title, piece: of })),
+  );
+  // Of a search only the takes of the days that are found are read.
+  const found = words === "" ? null : await daysHolding(words, { db, playerId, zone, days, passages });
+  const on = found && { days: found, zone };
+  const takes = await takesOfDiary(db, playerId, { ...window.moments, passageId: passage, ...(on ? { on } : {}) });
+  for (const [played, own] of takesByDay(takes, rule, zone)) days.of(played)?.takes.push(...own);
+  return {
+    playerId,
+    today: day,
+    days: days.newestFirst().filter((one) => found === null || found.includes(one.day)),
+    page: SHOWN,
+    hasMore: !window.isAll && (doses[0]?.day ?? day) < window.from,
+    passages,
+    doses,
+  };
+}
+
+/** The days of a window with everything but their takes, and what is known of all days. */
+async function daysWritten(
+  db: Db,
+  playerId: string,
+  window: Window,
+  { passage, zone }: { readonly passage: string | null; readonly zone: Zone },
+) {
+  const [pieces, blocks, notes, standings, inBlocks, outside, settings] = await Promise.all([
     piecesWithPassages(db, playerId),
     blocksOfDays(db, playerId, window.from, window.to),
-    takesOfDiary(db, playerId, { ...window.moments, passageId: passage }),
     notesOf(db, playerId, { ...window, passageId: passage }),
     standingsOf(db, playerId),
     dosesOf(db, playerId),
     dosesOutsideBlocks(db, playerId, new Date(0), zone),
     settingsOf(db, playerId),
   ]);
-  const passages = pieces.flatMap(({ title: of, passages: own }) =>
-    own.map(({ id, title }) => ({ id, title, piece: of })),
-  );
   const letters = await fingeringNames(
     db,
     standings.events.flatMap(({ fingeringId }) => fingeringId ?? []),
@@ -65,17 +96,26 @@ export async function diaryData(
   for (const event of standings.events.filter(({ passageId }) => isWanted(passageId)))
     days.of(dayIn(zone, event.at.getTime()))?.decided.push(decidedData(event, letters));
   for (const note of notes) days.of(note.on)?.notes.push(noteData(note));
-  for (const [on, own] of takesByDay(takes, settings?.rule ?? null, zone)) days.of(on)?.takes.push(...own);
+  return { pieces, doses, days, rule: settings?.rule ?? null };
+}
+
+interface Searched {
+  readonly db: Db;
+  readonly playerId: string;
+  readonly zone: Zone;
+  readonly days: DiaryDays;
+  readonly passages: DiaryData["passages"];
+}
+
+/** The days that hold all of some words, in what is written of them or in the name of what was played. */
+async function daysHolding(
+  words: string,
+  { db, playerId, zone, days, passages }: Searched,
+): Promise<readonly string[]> {
   const names = new Map(passages.map(({ id, title, piece }) => [id, `${title} ${piece}`]));
-  return {
-    playerId,
-    today: day,
-    days: days.newestFirst().filter((one) => words === "" || holds(one, words, names)),
-    page: SHOWN,
-    hasMore: !window.isAll && (doses[0]?.day ?? day) < window.from,
-    passages,
-    doses,
-  };
+  for (const { day: on, passageId } of await playedOnDays(db, playerId, zone))
+    days.of(on)?.played.push(names.get(passageId) ?? "");
+  return days.holding(words, names);
 }
 
 type DayDoses = readonly { readonly day: string; readonly right: number; readonly left: number }[];
@@ -132,15 +172,20 @@ class DiaryDays {
     if (on < this.window.from || on > this.window.to) return undefined;
     const known = this.all.get(on);
     if (known) return known;
-    const made: Filling = { blocks: [], takes: [], decided: [], notes: [] };
+    const made: Filling = { blocks: [], takes: [], decided: [], notes: [], played: [] };
     this.all.set(on, made);
     return made;
+  }
+
+  /** The days that hold all of some words, wherever they stand in them. */
+  holding(words: string, names: ReadonlyMap<string, string>): readonly string[] {
+    return [...this.all].flatMap(([on, filled]) => (holds(filled, words, names) ? [on] : []));
   }
 
   newestFirst(): DiaryDay[] {
     return [...this.all]
       .sort(([a], [b]) => (a < b ? 1 : -1))
-      .map(([on, filled]) => ({
+      .map(([on, { played: _, ...filled }]) => ({
         day: on as Day,
         ...filled,
         dose: this.doses.get(on) ?? NO_DOSE,
@@ -149,7 +194,10 @@ class DiaryDays {
   }
 }
 
-type Filling = { -readonly [K in "blocks" | "takes" | "decided" | "notes"]: DiaryDay[K][number][] };
+type Filling = { -readonly [K in "blocks" | "takes" | "decided" | "notes"]: DiaryDay[K][number][] } & {
+  /** Names of what was played, where a day is only looked through. */
+  readonly played: string[];
+};
 
 /** Takes of each day, passage by passage, in the order of the day. */
 export function takesByDay(
@@ -191,7 +239,7 @@ export function noteData({
 }
 
 /** Whether a day holds all of some words, wherever they stand in it. */
-function holds(one: DiaryDay, words: string, names: ReadonlyMap<string, string>): boolean {
+function holds(one: Filling, words: string, names: ReadonlyMap<string, string>): boolean {
   const nameOf = (id: string | null): string => (id === null ? "" : (names.get(id) ?? ""));
   const text = [
     ...one.notes.flatMap((note) => [note.text, note.author ?? "", nameOf(note.passageId)]),
@@ -203,7 +251,7 @@ function holds(one: DiaryDay, words: string, names: ReadonlyMap<string, string>)
       piece?.title ?? "",
     ]),
     ...one.decided.flatMap(({ reason, author, kind, passageId }) => [reason, author, kind, nameOf(passageId)]),
-    ...one.takes.map(({ passageId }) => nameOf(passageId)),
+    ...one.played,
   ]
     .join(" ")
     .toLocaleLowerCase();

@@ -1,4 +1,5 @@
 import { notesInDoubt } from "@/core/fingering/explain/in-doubt";
+import { positionsOf } from "@/core/fingering/explain/positions";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import { studyOf, type StudyData } from "@/core/fingering/study/study-data";
 import { withTouches, withTune, type PlanMarks } from "@/core/motion/marks/plan-marks";
@@ -49,7 +50,7 @@ export interface BesideAsked extends BarsAsked {
 export function passageFile(asked: BesideAsked): FileWritten {
   const readings = asked.options.map((option) => ({
     name: asked.options.length === 1 ? null : `Option ${option.name}`,
-    xml: scoreWith(asked, option),
+    xml: scoreWith(asked, option, [...signsWritten(option), ...joinsWritten(option)]),
   }));
   return { bytes: new TextEncoder().encode(writeBeside(readings, asked)), isPacked: false };
 }
@@ -95,7 +96,7 @@ export function passageMidi(asked: BesideAsked): FileWritten {
       const digit = digits[id];
       return digit ? [{ at: onset, side: hand.get(id)!, text: String(digit) }] : [];
     }),
-    ...signsWritten(option!).flatMap(({ note, side, words: text }) => {
+    ...[...signsWritten(option!), ...joinsWritten(option!)].flatMap(({ note, side, words: text }) => {
       const at = onsets.get(note);
       return at === undefined ? [] : [{ at, side, text }];
     }),
@@ -115,6 +116,16 @@ function scoreWith(asked: BarsAsked, option: OptionAsked, signs = signsWritten(o
     handOf: (note) => hands.get(note) ?? "right",
     signs,
     remedies: onEveryHead(passage.notes, { ...handsTaken(passage.taken ?? {}), ...passage.remedies }),
+  });
+}
+
+/** Where each position begins and how the hand comes to it, in words, for no format has a sign for it; where all signs are wanted. */
+function joinsWritten({ study: given, digits, signs }: OptionAsked): readonly SignPlaced[] {
+  if (signs !== "all") return [];
+  return positionsOf(studyOf(given), digits).flatMap(({ side, notes: [note], join }, i): readonly SignPlaced[] => {
+    if (note === undefined) return [];
+    const place = { note, to: null, side, above: side === "right", own: false };
+    return [{ ...place, key: `position ${i}`, sign: OWN_WORDS, words: join ? join.kind : "position" }];
   });
 }
 
