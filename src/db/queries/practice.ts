@@ -107,14 +107,13 @@ export async function takesKnown(db: Db, pianistId: string, since: Date) {
 /** The day where the player is on which a take was played. */
 const dayOfTake = (zone: Zone) => sql<string>`(${take.at} at time zone ${zone})::date::text`;
 
-/** On which days which passages were played by a player themselves, without the takes. */
-export async function playedOnDays(db: Db, pianistId: string, zone: Zone) {
+/** On which days which of some passages were played by the player themselves, without the takes. */
+export async function playedOnDays(db: Db, passages: readonly string[], zone: Zone) {
+  if (passages.length === 0) return [];
   return db
     .selectDistinct({ day: dayOfTake(zone), passageId: take.passageId })
     .from(take)
-    .innerJoin(passage, eq(passage.id, take.passageId))
-    .innerJoin(piece, eq(piece.id, passage.pieceId))
-    .where(and(eq(piece.pianistId, pianistId), OWN_WHOLE));
+    .where(and(inArray(take.passageId, [...passages]), OWN_WHOLE));
 }
 
 interface TakesWanted {

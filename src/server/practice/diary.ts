@@ -53,7 +53,7 @@ export async function diaryData(
     own.map(({ id, title }) => ({ id, title, piece: of })),
   );
   // Of a search only the takes of the days that are found are read.
-  const found = words === "" ? null : await daysHolding(words, { db, playerId, zone, days, passages });
+  const found = words === "" ? null : await daysHolding(words, { db, zone, days, passages });
   const on = found && { days: found, zone };
   const takes = await takesOfDiary(db, playerId, { ...window.moments, passageId: passage, ...(on ? { on } : {}) });
   for (const [played, own] of takesByDay(takes, rule, zone)) days.of(played)?.takes.push(...own);
@@ -101,21 +101,24 @@ async function daysWritten(
 
 interface Searched {
   readonly db: Db;
-  readonly playerId: string;
   readonly zone: Zone;
   readonly days: DiaryDays;
   readonly passages: DiaryData["passages"];
 }
 
 /** The days that hold all of some words, in what is written of them or in the name of what was played. */
-async function daysHolding(
-  words: string,
-  { db, playerId, zone, days, passages }: Searched,
-): Promise<readonly string[]> {
+async function daysHolding(words: string, { db, zone, days, passages }: Searched): Promise<readonly string[]> {
   const names = new Map(passages.map(({ id, title, piece }) => [id, `${title} ${piece}`]));
-  for (const { day: on, passageId } of await playedOnDays(db, playerId, zone))
+  const wanted = wordsOf(words);
+  // What was played counts where its name holds one of the words.
+  const named = [...names].filter(([, name]) => wanted.some((word) => name.toLocaleLowerCase().includes(word)));
+  for (const { day: on, passageId } of await playedOnDays(
+    db,
+    named.map(([id]) => id),
+    zone,
+  ))
     days.of(on)?.played.push(names.get(passageId) ?? "");
-  return days.holding(words, names);
+  return days.holding(wanted, names);
 }
 
 type DayDoses = readonly { readonly day: string; readonly right: number; readonly left: number }[];
@@ -178,7 +181,7 @@ class DiaryDays {
   }
 
   /** The days that hold all of some words, wherever they stand in them. */
-  holding(words: string, names: ReadonlyMap<string, string>): readonly string[] {
+  holding(words: readonly string[], names: ReadonlyMap<string, string>): readonly string[] {
     return [...this.all].flatMap(([on, filled]) => (holds(filled, words, names) ? [on] : []));
   }
 
@@ -239,7 +242,7 @@ export function noteData({
 }
 
 /** Whether a day holds all of some words, wherever they stand in it. */
-function holds(one: Filling, words: string, names: ReadonlyMap<string, string>): boolean {
+function holds(one: Filling, words: readonly string[], names: ReadonlyMap<string, string>): boolean {
   const nameOf = (id: string | null): string => (id === null ? "" : (names.get(id) ?? ""));
   const text = [
     ...one.notes.flatMap((note) => [note.text, note.author ?? "", nameOf(note.passageId)]),
@@ -255,8 +258,10 @@ function holds(one: Filling, words: string, names: ReadonlyMap<string, string>):
   ]
     .join(" ")
     .toLocaleLowerCase();
-  return words
-    .toLocaleLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word));
+  return words.every((word) => text.includes(word));
+}
+
+/** Words as they are looked for: each by itself, however it is written. */
+function wordsOf(words: string): readonly string[] {
+  return words.toLocaleLowerCase().split(/\s+/);
 }
