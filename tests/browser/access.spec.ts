@@ -123,6 +123,9 @@ const SIZES = [
   { width: 820, height: 1180 },
 ];
 
+// They only look: each may run beside any other.
+test.describe.configure({ mode: "parallel" });
+
 for (const [name, open] of SCREENS) {
   test(`${name} is accessible and does not scroll sideways, at either size and in either light`, async ({ page }) => {
     await page.setViewportSize(SIZES[0]!);

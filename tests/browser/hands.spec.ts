@@ -1,5 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
-import { asNewPlayer, digitsShown, engraved, openOnBench } from "./support";
+import { asNewPlayer, digitsShown, engraved, openOnBench, withPiano } from "./support";
 
 test("a fingertip drawn, a figure typed and an interval chosen are kept and there after a reload", async ({
   page,
@@ -84,39 +84,14 @@ test("all pairs can be measured with nothing but keys", async ({ page, baseURL }
 });
 
 test("a MIDI piano that plays two keys is heard", async ({ page }) => {
-  await page.addInitScript(() => {
-    // A stand-in for the browser's MIDI: one input whose messages the test sends.
-    const input = Object.assign(new EventTarget(), {
-      id: "1",
-      name: "Made-up stage piano",
-      manufacturer: "",
-      type: "input",
-      state: "connected",
-      connection: "open",
-      version: "1",
-      onmidimessage: null as ((event: { data: Uint8Array; timeStamp: number }) => void) | null,
-      open: () => Promise.resolve(input),
-      close: () => Promise.resolve(input),
-    });
-    const access = Object.assign(new EventTarget(), {
-      inputs: new Map([["1", input]]),
-      outputs: new Map(),
-      sysexEnabled: false,
-      onstatechange: null,
-    });
-    Object.defineProperty(navigator, "requestMIDIAccess", { value: () => Promise.resolve(access) });
-    Object.assign(window, {
-      playMidi: (bytes: number[]) =>
-        input.onmidimessage?.({ data: new Uint8Array(bytes), timeStamp: performance.now() }),
-    });
-  });
+  await withPiano(page);
   await page.goto("/hands/measure");
   await page.getByRole("button", { name: "Connect a MIDI piano" }).click();
-  await expect(page.getByText("Listening to Made-up stage piano.")).toBeVisible();
+  await expect(page.getByText("Listening to Stand-in piano.")).toBeVisible();
   await page.evaluate(() => {
-    const { playMidi } = window as unknown as { playMidi: (bytes: number[]) => void };
-    playMidi([0x90, 60, 64]);
-    playMidi([0x90, 72, 64]);
+    const { send } = window as unknown as { send: (...data: number[]) => void };
+    send(0x90, 60, 64);
+    send(0x90, 72, 64);
   });
   await expect(page.getByText(/^C 4 and C 5: 150 mm/)).toBeVisible();
 });

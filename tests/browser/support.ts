@@ -2,6 +2,10 @@ import { expect, type Locator, type Page } from "@playwright/test";
 import { connect } from "@/db/client";
 import { handMeasurement, pianist } from "@/db/schema";
 import { DEMO_MEASUREMENTS } from "@/demo/scenario";
+import { PLAYING } from "@/core/physics";
+import { demoPianist } from "@/db/queries/pianists";
+import { closeThreads } from "@/server/threads/pool";
+import { keptPassage } from "../support/kept-passage";
 import { bytes, noteXml, scoreXml } from "../support/musicxml";
 
 /** Debian's Chromium without a window. */
@@ -50,18 +54,22 @@ export async function importScore(page: Page, text: string, name = "a-run.musicx
     .setInputFiles({ name, mimeType: "application/xml", buffer: Buffer.from(bytes(text)) });
 }
 
-/** Imports a piece and opens its first bars on the Bench. */
+/**
+ * Opens some bars of a piece on the Bench as a passage of whoever plays on the page. They are brought in and worked out here,
+ * where it takes no page: how a player does it is looked at in path.spec.
+ */
 export async function openOnBench(
   page: Page,
-  { title, bars = [1, 2], text = RUN }: { title: string; bars?: [number, number]; text?: string },
+  { title, bars: [fromBar, toBar] = [1, 2], text = RUN }: { title: string; bars?: [number, number]; text?: string },
 ): Promise<void> {
-  await importScore(page, text);
-  await expect(page.getByRole("form", { name: "New passage" })).toBeVisible();
-  await page.getByLabel("Name", { exact: true }).fill(title);
-  await page.getByLabel("From bar").fill(String(bars[0]));
-  await page.getByLabel("To bar").fill(String(bars[1]));
-  await page.getByRole("combobox", { name: "Hands" }).selectOption("Right hand");
-  await page.getByRole("button", { name: "Open on the Bench" }).click();
+  const { db, close } = connect(process.env["DATABASE_URL"]!);
+  const named = (await page.context().cookies()).find(({ name }) => name === "velvet-player")?.value;
+  const playerId = named ?? (await demoPianist(db))!.id;
+  const of = { title, fromBar, toBar, playerId, tempo: PLAYING.usualTempo, file: "a-run.musicxml" };
+  const passageId = await keptPassage(db, text, of);
+  await closeThreads();
+  await close();
+  await page.goto(`/bench/${passageId}`);
   await expect(page.getByRole("heading", { level: 1, name: title })).toBeVisible();
   await engraved(page);
   await expect(page.getByRole("radio", { name: /^Option A/ })).toBeVisible();

@@ -228,12 +228,15 @@ describe("a damaged archive", () => {
   });
 });
 
-describe("an archive of an earlier format", () => {
-  it("is read for ever", async () => {
+describe("an archive of any format there was", () => {
+  it.each([
+    [1, FIRST, 9],
+    [2, "tests/fixtures/archive-format-2.zip", 10],
+  ])("is read for ever (%i)", async (_, path, pieces) => {
     const { db, drop } = await freshDatabase();
-    const answer = await takeIn(db, readFileSync(FIRST));
+    const answer = await takeIn(db, readFileSync(path));
     expect(answer).toMatchObject({ ok: true, value: { player: "Maro Telland", there: 0, leftOut: 0 } });
-    expect((await piecesWithPassages(db, answer.ok ? answer.value.playerId : "")).length).toBe(9);
+    expect((await piecesWithPassages(db, answer.ok ? answer.value.playerId : "")).length).toBe(pieces);
     await drop();
   });
 });

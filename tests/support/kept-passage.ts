@@ -11,8 +11,13 @@ import { somePlayer } from "./some-player";
 
 interface KeptAsked {
   readonly title?: string;
+  readonly fromBar?: number;
   readonly toBar?: number;
+  /** Quarter notes a minute. */
+  readonly tempo?: number;
   readonly hands?: Hands;
+  /** Name of the file that it comes in. */
+  readonly file?: string;
   /** Whose it is; some player's where not said. */
   readonly playerId?: string;
 }
@@ -21,12 +26,20 @@ interface KeptAsked {
 export async function keptPassage(
   db: Db,
   text: string,
-  { title = "Up", toBar = 1, hands = "right", playerId }: KeptAsked = {},
+  {
+    title = "Up",
+    fromBar = 1,
+    toBar = 1,
+    hands = "right",
+    tempo = 90,
+    playerId,
+    file = "made-up.musicxml",
+  }: KeptAsked = {},
 ): Promise<string> {
   const id = playerId ?? (await somePlayer(db)).id;
-  const piece = await importPiece(db, id, { name: "made-up.musicxml", bytes: bytes(text) });
+  const piece = await importPiece(db, id, { name: file, bytes: bytes(text) });
   if (!piece.ok) throw new Error(piece.message);
-  const asked = { title, fromBar: 1, toBar, hands, tempo: 90, touch: "legato", pedal: false } as const;
+  const asked = { title, fromBar, toBar, hands, tempo, touch: "legato", pedal: false } as const;
   const made = await addPassage(db, { pieceId: piece.value.pieceId, ...asked });
   if (!made.ok) throw new Error(made.message);
   await keepFirstOptions(db, made.value.passageId);

@@ -1,6 +1,6 @@
 "use client";
 
-import { startTransition, useEffect, useRef, useState } from "react";
+import { startTransition, useDeferredValue, useEffect, useRef, useState } from "react";
 import type { Drawn } from "./drawn";
 import { EngravedLine } from "./engraving/engraved-line";
 import { useWidth } from "./engraving/use-width";
@@ -31,6 +31,9 @@ export function Score({ music, beginning = null, zoom = 1, oneLine = false, ...d
   };
   const engraving = useEngraving(asked, beginning);
   const lines = useGradually(engraving.state === "done" ? engraving.lines : NO_LINES);
+  // Lanes and marks of the lines that are seen first are drawn at once, as after a take; those of the others a moment later.
+  const plan = useDeferredValue(drawn.plan);
+  const astray = useDeferredValue(drawn.astray);
   return (
     <div
       ref={frame}
@@ -40,7 +43,7 @@ export function Score({ music, beginning = null, zoom = 1, oneLine = false, ...d
       {engraving.state === "working" && <p className="pt-24 text-center font-serif text-soft italic">Engraving…</p>}
       {engraving.state === "failed" && <p role="alert">{engraving.message}</p>}
       {lines.map((svg, i) => (
-        <EngravedLine key={i} svg={svg} zoom={zoom} {...drawn} />
+        <EngravedLine key={i} svg={svg} zoom={zoom} {...drawn} {...(i < AT_ONCE ? {} : { plan, astray })} />
       ))}
     </div>
   );

@@ -1,3 +1,4 @@
+import { correlation } from "../trials/statistics";
 import type { KeyHeard } from "./heard";
 
 /**
@@ -20,29 +21,10 @@ export function signatureOf(keys: readonly Pick<KeyHeard, "key" | "at" | "ends">
       [MAJOR, false],
       [MINOR, true],
     ] as const) {
-      const fit = together(
-        profile.map((_, step) => sounding[(tonic + step) % 12]!),
-        profile,
-      );
+      const fit = correlation(profile.map((_, step) => sounding[(tonic + step) % 12]!), profile) ?? 0;
       const major = minor ? (tonic + 3) % 12 : tonic;
       const fifths = ((major * 7 + 6) % 12) - 6;
       if (fit > best.fit + 1e-9) best = { fit, fifths: fifths < -6 ? fifths + 12 : fifths };
     }
   return best.fifths;
-}
-
-/** Pearson's correlation; 0 where one side does not vary. */
-function together(a: readonly number[], b: readonly number[]): number {
-  const [ma, mb] = [mean(a), mean(b)];
-  let [ab, aa, bb] = [0, 0, 0];
-  a.forEach((x, i) => {
-    ab += (x - ma) * (b[i]! - mb);
-    aa += (x - ma) ** 2;
-    bb += (b[i]! - mb) ** 2;
-  });
-  return aa === 0 || bb === 0 ? 0 : ab / Math.sqrt(aa * bb);
-}
-
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length;
 }

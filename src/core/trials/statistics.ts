@@ -57,14 +57,18 @@ function ranksOf(values: readonly number[]): readonly number[] {
 
 /** Spearman's rank correlation, -1 to 1; null for fewer than three, or where one side is all the same. @throws RangeError for lists of two lengths */
 export function rankCorrelation(a: readonly number[], b: readonly number[]): number | null {
-  if (a.length !== b.length) throw new RangeError("Two lists of one length are correlated.");
-  if (a.length < 3) return null;
-  const [x, y] = [ranksOf(a), ranksOf(b)];
+  return correlation(ranksOf(a), ranksOf(b));
+}
+
+/** Pearson's correlation, -1 to 1; null for fewer than three, or where one side is all the same. @throws RangeError for lists of two lengths */
+export function correlation(x: readonly number[], y: readonly number[]): number | null {
+  if (x.length !== y.length) throw new RangeError("Two lists of one length are correlated.");
+  if (x.length < 3) return null;
   const [mx, my] = [meanOf(x), meanOf(y)];
   let [xy, xx, yy] = [0, 0, 0];
-  x.forEach((rank, i) => {
-    xy += (rank - mx) * (y[i]! - my);
-    xx += (rank - mx) ** 2;
+  x.forEach((one, i) => {
+    xy += (one - mx) * (y[i]! - my);
+    xx += (one - mx) ** 2;
     yy += (y[i]! - my) ** 2;
   });
   return xx === 0 || yy === 0 ? null : xy / Math.sqrt(xx * yy);

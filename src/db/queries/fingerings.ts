@@ -35,6 +35,11 @@ export async function fingeringsOf(db: Db, passageId: string): Promise<readonly 
   return kept(db, eq(fingering.passageId, passageId));
 }
 
+/** The options of some passages, in one query. */
+export async function fingeringsOfAll(db: Db, passages: readonly string[]): Promise<readonly FingeringKept[]> {
+  return passages.length === 0 ? [] : kept(db, inArray(fingering.passageId, [...passages]));
+}
+
 /** The ids of all options of a passage, those among them that were taken away and may come back. */
 export async function allFingeringIds(db: Db, passageId: string): Promise<readonly string[]> {
   const rows = await db.select({ id: fingering.id }).from(fingering).where(eq(fingering.passageId, passageId));

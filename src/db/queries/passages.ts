@@ -6,6 +6,7 @@ import type { NoteRemedies, NoteRemedy } from "@/core/passage/remedied";
 import type { Db, Tx } from "../client";
 import { isRepeated, lockPassage, reviseInPlace } from "./history";
 import { forgetChanges } from "./passage-changes";
+import { PIECE_WITHOUT_SOURCE } from "./pieces";
 import { noteMark, passage, piece, practiceDay, verdictEvent } from "../schema";
 
 export async function passageById(db: Db, id: string): Promise<typeof passage.$inferSelect | null> {
@@ -16,13 +17,36 @@ export async function passageById(db: Db, id: string): Promise<typeof passage.$i
   return found ?? null;
 }
 
+/** Some passages, each with its piece without the file that came; what is gone is left out. */
+export async function passagesWithPieces(db: Db, ids: readonly string[]) {
+  if (ids.length === 0) return [];
+  return db
+    .select({ passage, piece: PIECE_WITHOUT_SOURCE })
+    .from(passage)
+    .innerJoin(piece, eq(piece.id, passage.pieceId))
+    .where(and(inArray(passage.id, [...ids]), isNull(passage.goneAt), isNull(piece.goneAt)));
+}
+
 /** What the player has chosen to do with notes that cannot be held as written. */
 export async function remediesOf(db: Db, passageId: string): Promise<NoteRemedies> {
+  return (await remediesOfAll(db, [passageId])).get(passageId) ?? {};
+}
+
+/** The same of some passages, in one query; nothing for a passage that has none. */
+export async function remediesOfAll(db: Db, passages: readonly string[]): Promise<ReadonlyMap<string, NoteRemedies>> {
+  if (passages.length === 0) return new Map();
   const rows = await db
     .select()
     .from(noteMark)
-    .where(and(eq(noteMark.passageId, passageId), eq(noteMark.kind, "remedy")));
-  return Object.fromEntries(rows.flatMap((row) => (row.remedy ? [[row.noteId, row.remedy]] : [])));
+    .where(and(inArray(noteMark.passageId, [...passages]), eq(noteMark.kind, "remedy")));
+  const all = new Map<string, Record<string, NoteRemedies[NoteId]>>();
+  for (const { passageId, noteId, remedy } of rows) {
+    if (!remedy) continue;
+    const own = all.get(passageId) ?? {};
+    own[noteId] = remedy;
+    all.set(passageId, own);
+  }
+  return all;
 }
 
 /**

@@ -39,7 +39,8 @@ export async function piecesWithPassages(db: Db, pianistId: string): Promise<rea
   return pieces.map((p) => ({ ...p, passages: byPiece.get(p.id) ?? [] }));
 }
 
-const WITHOUT_SOURCE = omitted(getTableColumns(piece));
+/** Every column of a piece but the file that it came in. */
+export const PIECE_WITHOUT_SOURCE = omitted(getTableColumns(piece));
 
 function omitted({ source, ...others }: ReturnType<typeof getTableColumns<typeof piece>>) {
   void source;
@@ -51,7 +52,7 @@ export type PieceKept = Omit<typeof piece.$inferSelect, "source">;
 
 export async function pieceById(db: Db, id: string): Promise<PieceKept | null> {
   const [found] = await db
-    .select(WITHOUT_SOURCE)
+    .select(PIECE_WITHOUT_SOURCE)
     .from(piece)
     .where(and(eq(piece.id, id), isNull(piece.goneAt)));
   return found ?? null;
@@ -59,7 +60,7 @@ export async function pieceById(db: Db, id: string): Promise<PieceKept | null> {
 
 /** A piece, locked until the end of a transaction. */
 export async function lockPiece(tx: Tx, id: string): Promise<PieceKept | null> {
-  const [found] = await tx.select(WITHOUT_SOURCE).from(piece).where(eq(piece.id, id)).for("update");
+  const [found] = await tx.select(PIECE_WITHOUT_SOURCE).from(piece).where(eq(piece.id, id)).for("update");
   return found ?? null;
 }
 

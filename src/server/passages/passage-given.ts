@@ -1,9 +1,10 @@
 import type { StudyData } from "@/core/fingering/study/study-data";
 import type { PlanMarks } from "@/core/motion/marks/plan-marks";
 import type { Tune } from "@/core/passage/passage";
+import type { NoteRemedies } from "@/core/passage/remedied";
 import type { Db } from "@/db/client";
-import { fingeringsOf, type FingeringKept } from "@/db/queries/fingerings";
-import { passageById, remediesOf } from "@/db/queries/passages";
+import { fingeringsOf, fingeringsOfAll, type FingeringKept } from "@/db/queries/fingerings";
+import { passageById, passagesWithPieces, remediesOf, remediesOfAll } from "@/db/queries/passages";
 import { pieceById, type PieceKept } from "@/db/queries/pieces";
 import type { passage } from "@/db/schema";
 import { handsGiven, instrumentsData } from "../hands/hands";
@@ -36,25 +37,69 @@ export async function passageGiven(db: Db, id: string): Promise<PassageGiven | n
   if (!found || !piece) return null;
   const music = await musicOfPassage(db, piece, found);
   if (!music.ok) return null;
-  const [hands, [instrument], own, remedies, options] = await Promise.all([
-    handsGiven(db, piece.pianistId),
-    instrumentsData(db, piece.pianistId),
-    ownGiven(db, piece.pianistId),
+  const [player, remedies, options] = await Promise.all([
+    playerGiven(db, piece.pianistId),
     remediesOf(db, id),
     fingeringsOf(db, id),
   ]);
-  const { tempo, touch, pedal } = found;
+  return given({ passage: found, piece, music: music.value, remedies, options }, player);
+}
+
+/**
+ * Some passages of one player, each as passageGiven has it; what is not there any more is left out. However many they are, the
+ * queries are as many; only the file of a piece whose music is not known yet is fetched besides.
+ */
+export async function passagesGiven(
+  db: Db,
+  pianistId: string,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, PassageGiven>> {
+  const [found, player, remedies, options] = await Promise.all([
+    passagesWithPieces(db, ids),
+    playerGiven(db, pianistId),
+    remediesOfAll(db, ids),
+    fingeringsOfAll(db, ids),
+  ]);
+  const all = await Promise.all(
+    found.map(async ({ passage, piece }): Promise<readonly [string, PassageGiven] | null> => {
+      const music = await musicOfPassage(db, piece, passage);
+      if (!music.ok) return null;
+      const own = options.filter(({ passageId }) => passageId === passage.id);
+      const kept = { passage, piece, music: music.value, remedies: remedies.get(passage.id) ?? {}, options: own };
+      return [passage.id, given(kept, player)];
+    }),
+  );
+  return new Map(all.flatMap((one) => (one ? [one] : [])));
+}
+
+/** What every passage of a player is worked out with. */
+async function playerGiven(db: Db, pianistId: string) {
+  const [hands, [instrument], own] = await Promise.all([
+    handsGiven(db, pianistId),
+    instrumentsData(db, pianistId),
+    ownGiven(db, pianistId),
+  ]);
+  return { hands, octaveWidth: instrument!.octaveWidth, own };
+}
+
+interface Kept extends Omit<PassageGiven, "study"> {
+  readonly remedies: NoteRemedies;
+}
+
+function given(
+  { remedies, ...kept }: Kept,
+  { hands, octaveWidth, own }: Awaited<ReturnType<typeof playerGiven>>,
+): PassageGiven {
+  const { passage, music } = kept;
+  const { tempo, touch, pedal } = passage;
   return {
-    passage: found,
-    piece,
-    music: music.value,
+    ...kept,
     study: {
-      passage: { ...music.value.passage, ...tuneIn(found.planMarks), remedies, taken: found.taken },
+      passage: { ...music.passage, ...tuneIn(passage.planMarks), remedies, taken: passage.taken },
       hands,
-      octaveWidth: instrument!.octaveWidth,
+      octaveWidth,
       manner: { tempo, touch, pedal },
       ...(isUsual(own) ? {} : { own }),
     },
-    options,
   };
 }

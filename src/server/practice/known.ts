@@ -16,7 +16,7 @@ import { restsNow } from "@/db/queries/pianists";
 import { piecesWithPassages, type PieceListed } from "@/db/queries/pieces";
 import { lastRuns, leftOver, takesKnown } from "@/db/queries/practice";
 import { grouped } from "../grouped";
-import { passageGiven, type PassageGiven } from "../passages/passage-given";
+import { passagesGiven, type PassageGiven } from "../passages/passage-given";
 import { verdictData } from "../verdicts/verdicts";
 
 /** What a day is planned from. */
@@ -82,7 +82,7 @@ export async function knownOf(
       };
     }),
   );
-  const passages = await withMusic(db, mostWanted(all), { standings: standingBy, said, day, zone });
+  const passages = await withMusic(db, mostWanted(all), { playerId, standings: standingBy, said, day, zone });
   return {
     passages: [...passages, ...all.filter(({ hindered }) => hindered !== null)],
     pieces: pieces.flatMap((piece) => pieceKnown(piece, passages, runs, day)),
@@ -104,6 +104,7 @@ function handOut(hands: "right" | "left" | "both", rests: Rests): string | null 
 }
 
 interface SaidOf {
+  readonly playerId: string;
   readonly standings: ReadonlyMap<string, Standing>;
   readonly said: ReadonlyMap<string, readonly Parameters<typeof verdictData>[0][]>;
   readonly day: Day;
@@ -114,35 +115,38 @@ interface SaidOf {
 async function withMusic(
   db: Db,
   passages: readonly PassageKnown[],
-  { standings, said, day, zone }: SaidOf,
+  { playerId, standings, said, day, zone }: SaidOf,
 ): Promise<readonly PassageKnown[]> {
-  return Promise.all(
-    passages.map(async (known): Promise<PassageKnown> => {
-      const given = await passageGiven(db, known.id);
-      const standing = standings.get(known.id);
-      const taken =
-        standing?.state === "taken" ? given?.options.find(({ id }) => id === standing.fingeringId) : undefined;
-      const option = taken ?? given?.options[0];
-      if (!given || !option) return known;
-      const study = studyOf(given.study);
-      const inFingers = inTheFingers((said.get(known.id) ?? []).map((event) => verdictData(event, zone)));
-      const now = given.options.find(({ id }) => id === inFingers)?.digits ?? null;
-      const concert = known.concertIn === null ? null : dayAfter(day, known.concertIn);
-      const last = lastDayOfChange(
-        study,
-        now,
-        given.options.map(({ digits }) => digits),
-        day,
-        concert,
-      );
-      return {
-        ...known,
-        dose: doseAMinute(study, option.digits),
-        changeIn: last === null ? null : daysBetween(day, last),
-        hindered: restingAsked(given, option.digits),
-      };
-    }),
+  const all = await passagesGiven(
+    db,
+    playerId,
+    passages.map(({ id }) => id),
   );
+  return passages.map((known): PassageKnown => {
+    const given = all.get(known.id);
+    const standing = standings.get(known.id);
+    const taken =
+      standing?.state === "taken" ? given?.options.find(({ id }) => id === standing.fingeringId) : undefined;
+    const option = taken ?? given?.options[0];
+    if (!given || !option) return known;
+    const study = studyOf(given.study);
+    const inFingers = inTheFingers((said.get(known.id) ?? []).map((event) => verdictData(event, zone)));
+    const now = given.options.find(({ id }) => id === inFingers)?.digits ?? null;
+    const concert = known.concertIn === null ? null : dayAfter(day, known.concertIn);
+    const last = lastDayOfChange(
+      study,
+      now,
+      given.options.map(({ digits }) => digits),
+      day,
+      concert,
+    );
+    return {
+      ...known,
+      dose: doseAMinute(study, option.digits),
+      changeIn: last === null ? null : daysBetween(day, last),
+      hindered: restingAsked(given, option.digits),
+    };
+  });
 }
 
 /** Why a passage waits whose digits ask for a finger that rests; null where none does. */

@@ -9,7 +9,7 @@ import { passagesOf, pieceById } from "@/db/queries/pieces";
 import { ownTakesOf } from "@/db/queries/takes";
 import { GONE } from "../gone";
 import { musicOfPiece } from "../passages/music";
-import { passageGiven } from "../passages/passage-given";
+import { passagesGiven } from "../passages/passage-given";
 import type { Answer, PieceMapData } from "../types";
 
 export const PieceMapAsked = z.object({ pieceId: z.uuid() });
@@ -24,9 +24,10 @@ export async function pieceMap(db: Db, { pieceId }: z.infer<typeof PieceMapAsked
     passages.map(({ id }) => id),
   );
   const mapped: PassageMapped[] = [];
+  const all = await passagesGiven(db, piece.pianistId, [...new Set(takes.map(({ passageId }) => passageId))]);
   for (const { id, title } of passages) {
     const own = takes.filter((take) => take.passageId === id);
-    const given = own.length > 0 ? await passageGiven(db, id) : null;
+    const given = all.get(id);
     if (!given) continue;
     const study = studyOf(given.study);
     const steps = stepsOf(study);
