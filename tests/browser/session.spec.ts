@@ -105,9 +105,16 @@ test("a whole session: the day planned, warmed up, a drill, the ladder by takes,
   });
 });
 
-test("the click keeps time: what it asks of the loudspeaker is within 2 ms of even", async ({ page }) => {
+/** A click that was asked of the loudspeaker, and when it was, in seconds of the loudspeaker's clock. */
+interface ClickAskedFor {
+  readonly at: number;
+  readonly now: number;
+}
+
+/** The practice desk of a passage of the demo, with its click, and what that asks of the loudspeaker. */
+async function clickAtDesk(page: Page) {
   await page.addInitScript(() => {
-    const asked: { readonly at: number; readonly now: number }[] = [];
+    const asked: ClickAskedFor[] = [];
     Object.assign(window, { asked });
     const start = OscillatorNode.prototype.start;
     OscillatorNode.prototype.start = function (this: OscillatorNode, when = 0) {
@@ -120,21 +127,61 @@ test("the click keeps time: what it asks of the loudspeaker is within 2 ms of ev
   const bench = await page.getByRole("link", { name: /^The run over the black keys bars/ }).getAttribute("href");
   await page.goto(bench!.replace("/bench/", "/practice/"));
   await expect(page.locator("g[data-note]").first()).toBeAttached();
-  const click = page.getByRole("region", { name: "Click" });
-  await click.getByRole("radio", { name: "2" }).first().click();
-  await click.getByRole("button", { name: "Click" }).click();
-  const asked = () =>
-    page.evaluate(() => (window as unknown as { asked: readonly { at: number; now: number }[] }).asked.slice());
-  await expect.poll(async () => (await asked()).length, { timeout: 20_000 }).toBeGreaterThan(12);
-  const tempo = Number(
-    /= (\d+)/.exec((await page.getByRole("region", { name: "Ladder" }).getByRole("status").textContent())!)![1],
-  );
+  const ladder = page.getByRole("region", { name: "Ladder" });
+  const asked = () => page.evaluate(() => (window as unknown as { asked: readonly ClickAskedFor[] }).asked.slice());
+  return {
+    panel: page.getByRole("region", { name: "Click" }),
+    ladder,
+    asked,
+    tempo: async () => Number(/= (\d+)/.exec((await ladder.getByRole("status").textContent())!)![1]),
+    /** Waits until so many clicks more were asked for. */
+    async hears(more: number): Promise<void> {
+      const before = (await asked()).length;
+      await expect.poll(async () => (await asked()).length - before, { timeout: 20_000 }).toBeGreaterThanOrEqual(more);
+    },
+  };
+}
+
+test("the click keeps time: what it asks of the loudspeaker is within 2 ms of even", async ({ page }) => {
+  const { panel, asked, hears, tempo } = await clickAtDesk(page);
+  await panel.getByRole("radio", { name: "2" }).first().click();
+  await panel.getByRole("button", { name: "Click" }).click();
+  await hears(13);
+  const each = 60 / (await tempo()) / 2;
   const clicks = await asked();
   const first = clicks[0]!.at;
   clicks.forEach(({ at, now }, i) => {
-    expect(Math.abs(at - first - (i * 60) / tempo / 2)).toBeLessThan(0.002);
+    expect(Math.abs(at - first - i * each)).toBeLessThan(0.002);
     // Asked for before it is due: nothing is late.
     expect(at).toBeGreaterThanOrEqual(now);
   });
-  await click.getByRole("button", { name: "Stop the click" }).click();
+  await panel.getByRole("button", { name: "Stop the click" }).click();
+});
+
+test("the click has no seam where the notes to a click change while it runs", async ({ page }) => {
+  const { panel, ladder, asked, hears, tempo } = await clickAtDesk(page);
+  const up = ladder.getByRole("button", { name: "Clean and easy" });
+  await ladder.getByRole("radio", { name: "5 beats" }).click();
+  // As far as the clockwork goes with a quarter to a click.
+  while ((await tempo()) <= 200) await up.click();
+  await expect(ladder.getByRole("status")).not.toContainText("quarters");
+  const slower = 60 / (await tempo());
+  await panel.getByRole("button", { name: "Click" }).click();
+  await hears(6);
+  while ((await tempo()) <= 208) await up.click();
+  await expect(ladder.getByRole("status")).toContainText("every 2 quarters");
+  const faster = 60 / (await tempo());
+  await hears(12);
+  const clicks = await asked();
+  const gaps = clicks.slice(1).map(({ at }, i) => at - clicks[i]!.at);
+  const isOfOld = (gap: number): boolean => gap > faster - 0.002 && gap < slower + 0.002;
+  const isOfNew = (gap: number): boolean => Math.abs(gap - 2 * faster) < 0.002;
+  const changed = gaps.findIndex((gap) => !isOfOld(gap));
+  expect(changed).toBeGreaterThanOrEqual(5);
+  // One click follows the other as the tempo has it, then every second one is left out: there is no other gap.
+  expect(gaps.slice(changed).filter((gap) => !isOfNew(gap))).toEqual([]);
+  // The change waits for the beginning of a bar.
+  expect(changed % 4).toBe(0);
+  expect(clicks.filter(({ at, now }) => at < now)).toEqual([]);
+  await panel.getByRole("button", { name: "Stop the click" }).click();
 });

@@ -27,8 +27,6 @@ type Heard =
       readonly kind: "click";
       readonly at: number;
       readonly strong: boolean;
-      /** Whether it is one of the softer ones between the beats. */
-      readonly soft?: boolean;
     };
 
 /** When everything sounds, in quarter notes from the start of playing. */

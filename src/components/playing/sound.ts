@@ -1,4 +1,5 @@
 import { placeWithin, type Schedule } from "./schedule";
+import { clickerOf, DYING_AWAY, LEAD, openStage } from "./stage";
 
 /** Something that plays a schedule and tells how far it has come. */
 export interface Playing {
@@ -13,9 +14,6 @@ export interface Playing {
 
 /** How loud a note is, from the softest to the loudest, as a share of full. */
 const SOFTEST = 0.25;
-
-/** Seconds from asking for sound until it begins. */
-const LEAD = 0.08;
 
 /** The parts of the tone, the ground one first: a plain string-like sound that dies away. */
 const PARTIALS = [1, 0.45, 0.3, 0.14, 0.09, 0.05, 0.03];
@@ -34,12 +32,9 @@ export async function startPlaying(
   onEnd: () => void,
   isWanted: () => boolean,
 ): Promise<Playing | null> {
-  const Tone = await import("tone");
-  await Tone.start();
-  if (!isWanted()) return null;
-  const transport = Tone.getTransport();
-  transport.stop().cancel(0);
-  const ticks = (quarters: number): string => `${Math.round(quarters * transport.PPQ)}i`;
+  const stage = await openStage(isWanted);
+  if (stage === null) return null;
+  const { Tone, transport, ticks } = stage;
   const room = new Tone.Filter(4200, "lowpass").toDestination();
   const piano = new Tone.PolySynth(Tone.Synth, {
     volume: -12,
@@ -47,15 +42,10 @@ export async function startPlaying(
     envelope: { attack: 0.004, decay: 1.6, sustain: 0.02, release: 0.35 },
   }).connect(room);
   piano.maxPolyphony = 48;
-  const clicker = new Tone.Synth({
-    volume: -14,
-    oscillator: { type: "triangle" },
-    envelope: { attack: 0.001, decay: 0.04, sustain: 0, release: 0.02 },
-  }).toDestination();
+  const clicker = clickerOf(Tone);
   for (const event of schedule.events) {
     transport.schedule((time) => {
-      if (event.kind === "click")
-        clicker.triggerAttackRelease(event.strong ? 1568 : 1047, 0.03, time, event.soft ? 0.35 : 1);
+      if (event.kind === "click") clicker.strike(event.strong ? "bar" : "beat", time);
       else {
         const seconds = Math.max(0.05, (event.length * 60) / transport.bpm.value);
         const loudness = SOFTEST + (1 - SOFTEST) * event.load;
@@ -85,7 +75,7 @@ export async function startPlaying(
     stop() {
       transport.stop().cancel(0);
       piano.releaseAll();
-      setTimeout(() => [piano, clicker, room].forEach((part) => part.dispose()), 600);
+      setTimeout(() => [piano, clicker, room].forEach((part) => part.dispose()), DYING_AWAY);
     },
   };
 }

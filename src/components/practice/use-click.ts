@@ -1,10 +1,8 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
-import { clickRound } from "@/core/practice/click";
-import { clickAt } from "@/core/practice/ladder";
-import type { Schedule } from "../playing/schedule";
-import { startPlaying, type Playing } from "../playing/sound";
+import { clickBar, placeAfter, type ClickBar } from "@/core/practice/click";
+import { startClick } from "../playing/click-sound";
 
 export interface ClickInHand {
   readonly isOn: boolean;
@@ -25,33 +23,25 @@ export function useClick(tempo: number): ClickInHand {
   const [isOn, setOn] = useState(false);
   const [parts, divide] = useState(1);
   const [silent, silence] = useState(0);
-  const playing = useRef<Playing | null>(null);
-  const now = useRef(tempo);
-  const { quarters } = clickAt(tempo);
+  const playing = useRef<Sounding | null>(null);
+  const asked = useRef({ tempo, parts, silent });
   useEffect(() => {
-    now.current = tempo;
-    // The same clicks faster or slower go on without a seam.
+    asked.current = { tempo, parts, silent };
+    // The same clicks at once faster or slower; other clicks from the next bar on.
     playing.current?.setTempo(tempo);
-  }, [tempo]);
+  }, [tempo, parts, silent]);
   useEffect(() => {
     if (!isOn) return;
     let isWanted = true;
-    const round = clickRound({ tempo: now.current, bar: BAR, parts, silent, countIn: COUNTED_IN });
-    const schedule: Schedule = {
-      events: round.clicks.map(({ at, weight }) => ({
-        kind: "click",
-        at,
-        strong: weight === "bar",
-        soft: weight === "part",
-      })),
-      start: round.start,
-      end: round.end,
+    let place = -COUNTED_IN;
+    const next = (): ClickBar => {
+      const bar = clickBar({ ...asked.current, bar: BAR }, place);
+      place = placeAfter(place, asked.current.silent);
+      return bar;
     };
-    void startPlaying(
-      schedule,
-      () => now.current,
-      true,
-      () => undefined,
+    void startClick(
+      next,
+      () => asked.current.tempo,
       () => isWanted,
     ).then((found) => {
       if (isWanted) playing.current = found;
@@ -62,7 +52,9 @@ export function useClick(tempo: number): ClickInHand {
       playing.current?.stop();
       playing.current = null;
     };
-  }, [isOn, parts, silent, quarters]);
+  }, [isOn]);
   const toggle = useCallback(() => setOn((is) => !is), []);
   return { isOn, parts, silent, toggle, divide, silence };
 }
+
+type Sounding = NonNullable<Awaited<ReturnType<typeof startClick>>>;

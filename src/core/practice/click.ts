@@ -8,37 +8,38 @@ export interface ClickAsked {
   readonly bar: number;
   /** Softer clicks into which each is divided: 1 for none. */
   readonly parts: number;
-  /** Bars without a click after each bar with one. */
-  readonly silent: number;
-  /** Bars that are counted in before anything is silent. */
-  readonly countIn: number;
 }
 
-/** One click, in quarter notes from the beginning. */
-interface ClickHeard {
+/** One click, in quarter notes from where its bar begins. */
+export interface ClickHeard {
   readonly at: number;
   /** Whether a bar begins with it, or it is one of the softer ones between. */
   readonly weight: "bar" | "beat" | "part";
 }
 
-/** A click that goes round: the count-in once, then the cycle again and again. Quarter notes. */
-export interface ClickRound {
+/** One bar of a click. The next begins where it ends, however it is asked for: so the click has no seam. */
+export interface ClickBar {
   readonly clicks: readonly ClickHeard[];
-  /** Where the cycle begins, after the count-in, and where it begins again. */
-  readonly start: number;
-  readonly end: number;
+  /** In quarter notes. */
+  readonly length: number;
 }
 
-/** The click at a tempo: as many quarter notes to one as the clockwork can follow, see clickAt. Divided clicks only in bars that are heard. */
-export function clickRound({ tempo, bar, parts, silent, countIn }: ClickAsked): ClickRound {
+/**
+ * A bar of the click as it is asked for when the bar begins: as many quarter notes to a click as the clockwork can follow, see
+ * clickAt. A silent bar is as long and has none.
+ * @param place bars since the one last heard: 0 for one that is heard, below it while bars are counted in
+ */
+export function clickBar({ tempo, bar, parts }: ClickAsked, place: number): ClickBar {
   const { quarters } = clickAt(tempo);
   const length = bar * quarters;
-  const barAt = (from: number): readonly ClickHeard[] =>
-    Array.from({ length: bar * parts }, (_, i) => ({
-      at: from + (i * quarters) / parts,
-      weight: i === 0 ? "bar" : i % parts === 0 ? "beat" : "part",
-    }));
-  const counted = Array.from({ length: countIn }, (_, i) => barAt(i * length)).flat();
-  const start = countIn * length;
-  return { clicks: [...counted, ...barAt(start)], start, end: start + (1 + silent) * length };
+  if (place > 0) return { clicks: [], length };
+  const clicks = Array.from({ length: bar * parts }, (_, i): ClickHeard => {
+    return { at: (i * quarters) / parts, weight: i === 0 ? "bar" : i % parts === 0 ? "beat" : "part" };
+  });
+  return { clicks, length };
+}
+
+/** The place of the bar after one: heard again after as many silent bars as are asked for now. @param silent 0 or more */
+export function placeAfter(place: number, silent: number): number {
+  return place >= 0 && place >= silent ? 0 : place + 1;
 }

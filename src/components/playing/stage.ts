@@ -1,0 +1,53 @@
+import type { ClickHeard } from "@/core/practice/click";
+
+/** Seconds from asking for sound until it begins. */
+export const LEAD = 0.08;
+
+type Sounds = typeof import("tone");
+
+/** The loudspeaker, ready and empty: one thing sounds at a time. */
+export interface Stage {
+  readonly Tone: Sounds;
+  readonly transport: ReturnType<Sounds["getTransport"]>;
+  /** A place in quarter notes, as the transport counts. */
+  ticks(quarters: number): string;
+}
+
+/**
+ * Readies the loudspeaker and ends what sounded on it. Needs a gesture of the player before it, as browsers ask.
+ * @returns null where it is no longer wanted when it is ready
+ */
+export async function openStage(isWanted: () => boolean): Promise<Stage | null> {
+  const Tone = await import("tone");
+  await Tone.start();
+  if (!isWanted()) return null;
+  const transport = Tone.getTransport();
+  transport.stop().cancel(0);
+  transport.loop = false;
+  return { Tone, transport, ticks: (quarters) => `${Math.round(quarters * transport.PPQ)}i` };
+}
+
+/** What clicks. */
+export interface Clicker {
+  strike(weight: ClickHeard["weight"], time: number): void;
+  dispose(): void;
+}
+
+const LOUDNESS = { bar: 1, beat: 1, part: 0.35 };
+
+/** A short dry sound: higher where a bar begins, softer between the beats. */
+export function clickerOf(Tone: Sounds): Clicker {
+  const synth = new Tone.Synth({
+    volume: -14,
+    oscillator: { type: "triangle" },
+    envelope: { attack: 0.001, decay: 0.04, sustain: 0, release: 0.02 },
+  }).toDestination();
+  return {
+    strike: (weight, time) =>
+      void synth.triggerAttackRelease(weight === "bar" ? 1568 : 1047, 0.03, time, LOUDNESS[weight]),
+    dispose: () => void synth.dispose(),
+  };
+}
+
+/** Ms after which what has sounded may be thrown away without a crack. */
+export const DYING_AWAY = 600;
