@@ -4,13 +4,15 @@ for part in say packages node cluster server own-house; do source "scripts/lib/$
 # ensure_all: Node, PostgreSQL and what the application is built of.
 ensure_all() {
   ensure_node
-  ensure_packages postgresql
+  begin_packages postgresql
   ensure_modules
+  end_packages
 }
 
 # ensure_all_for_tests: with a browser and what tests are made of.
 ensure_all_for_tests() {
   ensure_node
-  ensure_packages postgresql chromium
+  begin_packages postgresql chromium
   ensure_modules tests
+  end_packages
 }

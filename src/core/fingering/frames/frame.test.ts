@@ -1,4 +1,5 @@
 import { MANNER, placementsFor } from "../../../../tests/support/studies";
+import { mostApart } from "../../../../tests/support/apart";
 import { note, passage, randomPassage } from "../../../../tests/support/passages";
 import { seeded } from "../../../../tests/support/seeded";
 import { drain } from "../../drain";
@@ -106,12 +107,6 @@ describe("a lattice kept between searches", () => {
     expect(pinned).toBe(240);
   });
 });
-
-/** The greatest difference between two lists of one length; Infinity for others. */
-function mostApart(a: Float64Array, b: Float64Array): number {
-  if (a.length !== b.length) return Infinity;
-  return a.reduce((most, value, i) => Math.max(most, Math.abs(value - b[i]!)), 0);
-}
 
 describe("steps met before", () => {
   it("cost the same when they are taken from what is known as when they are laid out anew", () => {
