@@ -1,5 +1,5 @@
 /** Unit tests beside what they test; tests/ for what crosses layers; database tests in *.db.test.ts. */
-const transform = { "^.+\\.(t|j)sx?$": "<rootDir>/tests/support/transform.cjs" };
+const transform = { "^.+\\.(t|j)sx?$": "<rootDir>/tests/support/transform.js" };
 /** Names that code in a test would else look up through its sandbox each time: the core's arithmetic is many times slower then. */
 const sandboxInjectedGlobals = [
   ...["Math", "Infinity", "Number", "Object", "Array", "Map", "Set", "WeakMap", "Symbol", "JSON", "String"],

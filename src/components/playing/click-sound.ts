@@ -14,7 +14,7 @@ export async function startClick(
   tempo: () => number,
   isWanted: () => boolean,
 ): Promise<Pick<Playing, "setTempo" | "stop"> | null> {
-  const stage = await openStage(isWanted);
+  const stage = await openStage("steady", isWanted);
   if (stage === null) return null;
   const { Tone, transport, ticks } = stage;
   const clicker = clickerOf(Tone);
@@ -38,6 +38,7 @@ export async function startClick(
     },
     stop() {
       transport.stop().cancel(0);
+      clicker.silence();
       setTimeout(() => clicker.dispose(), DYING_AWAY);
     },
   };

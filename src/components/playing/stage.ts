@@ -1,9 +1,10 @@
+import type * as Tone from "tone";
 import type { ClickHeard } from "@/core/practice/click";
 
 /** Seconds from asking for sound until it begins. */
 export const LEAD = 0.08;
 
-type Sounds = typeof import("tone");
+type Sounds = typeof Tone;
 
 /** The loudspeaker, ready and empty: one thing sounds at a time. */
 export interface Stage {
@@ -13,14 +14,19 @@ export interface Stage {
   ticks(quarters: number): string;
 }
 
+/** Seconds that sounds are asked for ahead: of what must answer at once, and of what must not stumble while the page is busy. */
+const AHEAD = { prompt: 0.1, steady: 0.3 } as const;
+
 /**
  * Readies the loudspeaker and ends what sounded on it. Needs a gesture of the player before it, as browsers ask.
+ * @param ahead whether what sounds must answer at once, or must not stumble
  * @returns null where it is no longer wanted when it is ready
  */
-export async function openStage(isWanted: () => boolean): Promise<Stage | null> {
+export async function openStage(ahead: keyof typeof AHEAD, isWanted: () => boolean): Promise<Stage | null> {
   const Tone = await import("tone");
   await Tone.start();
   if (!isWanted()) return null;
+  Tone.getContext().lookAhead = AHEAD[ahead];
   const transport = Tone.getTransport();
   transport.stop().cancel(0);
   transport.loop = false;
@@ -30,6 +36,8 @@ export async function openStage(isWanted: () => boolean): Promise<Stage | null> 
 /** What clicks. */
 export interface Clicker {
   strike(weight: ClickHeard["weight"], time: number): void;
+  /** Nothing is heard of it any more, not even what it was asked for already. */
+  silence(): void;
   dispose(): void;
 }
 
@@ -45,6 +53,7 @@ export function clickerOf(Tone: Sounds): Clicker {
   return {
     strike: (weight, time) =>
       void synth.triggerAttackRelease(weight === "bar" ? 1568 : 1047, 0.03, time, LOUDNESS[weight]),
+    silence: () => void synth.disconnect(),
     dispose: () => void synth.dispose(),
   };
 }
