@@ -3,6 +3,7 @@ import { DEMO_PIECES } from "@/demo/scenario";
 import { handOf, type Passage } from "@/core/passage/passage";
 import { noteName } from "@/core/passage/note";
 import { toNumber } from "@/core/time/beats";
+import { doubtfulNotes } from "@/core/transcription/doubtful-notes";
 import type { Choices } from "@/core/transcription/choices";
 import type { Heard } from "@/core/transcription/heard";
 import { transcribed } from "@/core/transcription/transcribe";
@@ -173,6 +174,22 @@ describe("music as it is played", () => {
     }
   });
 
+  it("has every doubtful note shown on the score that was heard", () => {
+    let all = 0;
+    for (const { score, part } of demo) {
+      const transcript = transcribed(played(heardFrom(partMidi(score, part)), 11, false), {}, player);
+      const { notes } = opened("again", writeTranscript(transcript, "Again")).whole;
+      const found = doubtfulNotes(transcript.doubts, notes);
+      expect(found.map((note) => note?.pitch)).toEqual(transcript.doubts.map(({ pitch }) => pitch));
+      expect(found.map((note) => note?.bar)).toEqual(transcript.doubts.map(({ bar }) => String(bar)));
+      all += found.length;
+      // As they were kept before they said where they are.
+      const unplaced = transcript.doubts.map((doubt) => ({ ...doubt, pitch: undefined, at: undefined }) as never);
+      expect(doubtfulNotes(unplaced, notes)).toEqual(transcript.doubts.map(() => null));
+    }
+    expect(all).toBeGreaterThan(5);
+  });
+
   it("is heard as the player says: bars, key, upbeat, and each doubtful note the other way", () => {
     const heard = played(heardFrom(partMidi(demo[0]!.score, demo[0]!.part)), 3, false);
     const said = transcribed(heard, { time: [3, 4], upbeat: 1, fifths: -3 }, player);
@@ -182,7 +199,7 @@ describe("music as it is played", () => {
     for (const { key, doubt, otherwise } of first.doubts) {
       const turned = transcribed(heard, { turned: [{ key, doubt }] }, player);
       const back = turned.doubts.find((one) => one.key === key && one.doubt === doubt);
-      if (doubt === "spelling" || doubt === "hand") expect(back?.now).toBe(otherwise);
+      if (doubt === "spelling" || doubt === "hand") expect(back!.now).toBe(otherwise);
       expect(turned.notes).not.toEqual(first.notes);
     }
   });

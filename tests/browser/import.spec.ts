@@ -1,5 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { strToU8, zipSync } from "fflate";
+import { pitch } from "@/core/keyboard/pitch";
+import { writeTake } from "@/formats/midi/write-midi";
 import { alive, asNewPlayer, engraved, importScore, RUN } from "./support";
 
 const container = `<container><rootfiles><rootfile full-path="score.xml"/></rootfiles></container>`;
@@ -36,6 +38,37 @@ for (const [what, text, words] of [
     expect(await page.getByRole("listitem").count()).toBe(before);
   });
 }
+
+test("what was played comes in as it was heard; what is doubtful is marked on the score and changed with one gesture", async ({
+  page,
+  baseURL,
+}) => {
+  await asNewPlayer(page, baseURL!);
+  const played = [60, 61, 62, 63, 64, 63, 62, 61, 60, 48, 72, 60].map((key, i) => {
+    const downMs = 300 * i + 14 * (i % 3);
+    return { key: pitch(key), downMs, upMs: downMs + 250, velocity: i % 4 === 0 ? 80 : 60 };
+  });
+  await page.goto("/");
+  await alive(page.getByLabel("Bring in a score"));
+  const file = { name: "evening.mid", mimeType: "audio/midi" };
+  await page
+    .getByLabel("Bring in a score")
+    .setInputFiles({ ...file, buffer: Buffer.from(writeTake({ keys: played, pedal: [] })) });
+  const heard = page.getByRole("region", { name: "As it was heard" });
+  await expect(heard.getByRole("heading", { name: /^1 note is doubtful/ })).toBeVisible();
+  const sign = page.locator("[data-doubtful]");
+  await expect(sign).toHaveCount(1);
+  const note = (await sign.getAttribute("data-doubtful"))!;
+  expect(note).toMatch(/^b2-s1-/);
+  await heard.getByRole("button", { name: "Bar 2, C: right hand" }).click();
+  await expect(page).toHaveURL(new RegExp(`note=${note}`));
+  await heard.getByRole("button", { name: "Write left hand" }).click();
+  await expect(heard.getByText("Bar 2, C: left hand")).toBeVisible();
+  await expect(sign).toHaveAttribute("data-doubtful", /^b2-s2-/);
+  await heard.getByLabel("Bars of").selectOption("3/4");
+  await expect(heard.getByLabel("Bars of")).toHaveValue("3/4");
+  await expect(page.getByText("from evening.mid")).toBeVisible();
+});
 
 test("a passage form complains beside the field and loses nothing", async ({ page }) => {
   await importScore(page, RUN);

@@ -2,6 +2,7 @@
 
 import { toast } from "sonner";
 import type { Choices } from "@/core/transcription/choices";
+import type { Note, NoteId } from "@/core/passage/note";
 import type { Doubt } from "@/core/transcription/transcript";
 import { toNumber } from "@/core/time/beats";
 import { hearPieceAgain } from "@/server/actions";
@@ -10,10 +11,13 @@ import { useAsk } from "../keeping/ask";
 import { Button } from "../ui/button";
 import { signatureText } from "../ui/signature-text";
 import { HeardChoice } from "./heard-choice";
+import { useDoubtInHand } from "./use-doubt-in-hand";
 
 interface Props {
   readonly pieceId: string;
   readonly heard: HeardData;
+  /** The notes that its doubts are about, by the place of the doubt; null where none is known. */
+  readonly doubtful: readonly (Note | null)[];
   /** Whether passages speak of the notes already: it stays as it was heard then. */
   readonly isSettled: boolean;
 }
@@ -24,7 +28,7 @@ const KEYS = Array.from({ length: 15 }, (_, i) => i - 7);
 const LISTED = 8;
 
 /** How a file of keys was heard as music: what was guessed, and what could as well be otherwise, each changed in one gesture. */
-export function HeardAs({ pieceId, heard: { choices, guessed, doubts }, isSettled }: Props) {
+export function HeardAs({ pieceId, heard: { choices, guessed, doubts }, doubtful, isSettled }: Props) {
   const { busy, ask } = useAsk(`hearing of ${pieceId}`);
   const hear = async (more: Choices): Promise<void> => {
     const answer = await ask(() => hearPieceAgain({ pieceId, choices: { ...choices, ...more } }));
@@ -45,7 +49,7 @@ export function HeardAs({ pieceId, heard: { choices, guessed, doubts }, isSettle
         {isSettled && " It stays as it is, for passages speak of its notes."}
       </p>
       <Guesses guessed={guessed} disabled={off} busy={busy} onHear={(more) => void hear(more)} />
-      <Doubts doubts={doubts} disabled={off} onTurn={turn} />
+      <Doubts doubts={doubts.map((one, i) => ({ ...one, note: doubtful[i] ?? null }))} disabled={off} onTurn={turn} />
     </section>
   );
 }
@@ -146,7 +150,7 @@ function upbeats([count, unit]: HeardData["guessed"]["time"], now: number): read
 }
 
 interface DoubtsProps {
-  readonly doubts: readonly Doubt[];
+  readonly doubts: readonly (Doubt & { readonly note: Note | null })[];
   readonly disabled: boolean;
   readonly onTurn: (doubt: Doubt) => void;
 }
@@ -157,7 +161,8 @@ function Doubts({ doubts, disabled, onTurn }: DoubtsProps) {
   return (
     <div className="mt-2 text-sm">
       <h3 className="font-medium">
-        {doubts.length} {doubts.length === 1 ? "note is" : "notes are"} doubtful
+        {doubts.length === 1 ? "1 note is doubtful" : `${doubts.length} notes are doubtful`}
+        {doubts.some(({ note }) => note !== null) && <Key />}
       </h3>
       <DoubtList doubts={first} disabled={disabled} onTurn={onTurn} />
       {more.length > 0 && (
@@ -170,19 +175,47 @@ function Doubts({ doubts, disabled, onTurn }: DoubtsProps) {
   );
 }
 
+/** What the sign on the score stands for. */
+function Key() {
+  return (
+    <span className="font-normal text-soft">
+      , each with <span className="font-serif font-semibold text-brass">?</span> on the score below
+    </span>
+  );
+}
+
 function DoubtList({ doubts, disabled, onTurn }: DoubtsProps) {
+  const inHand = useDoubtInHand();
   return (
     <ul className="grid gap-x-6 md:grid-cols-2">
       {doubts.map((one) => (
-        <li key={`${one.key} ${one.doubt}`} className="flex flex-wrap items-center gap-2 border-t border-hairline">
-          <span className="grow">
-            Bar {one.bar}, {one.name}: {one.now}
-          </span>
+        <li
+          key={`${one.key} ${one.doubt}`}
+          aria-current={one.note !== null && one.note.id === inHand.note}
+          className="flex flex-wrap items-center gap-2 border-t border-hairline py-1 aria-[current=true]:bg-raised"
+        >
+          <DoubtPlace doubt={one} onShow={inHand.take} />
           <Button disabled={disabled} onClick={() => onTurn(one)}>
             Write {one.otherwise}
           </Button>
         </li>
       ))}
     </ul>
+  );
+}
+
+interface DoubtPlaceProps {
+  readonly doubt: DoubtsProps["doubts"][number];
+  readonly onShow: (note: NoteId) => void;
+}
+
+/** Where a doubt is and how it is written now; it shows the note on the score where that is known. */
+function DoubtPlace({ doubt: { bar, name, now, note }, onShow }: DoubtPlaceProps) {
+  const said = `Bar ${bar}, ${name}: ${now}`;
+  if (note === null) return <span className="grow">{said}</span>;
+  return (
+    <button type="button" onClick={() => onShow(note.id)} className="min-h-11 grow cursor-pointer text-left">
+      {said}
+    </button>
   );
 }

@@ -14,6 +14,7 @@ const piece: PieceData = {
   title: "Made up",
   fileName: "made-up.xml",
   heard: null,
+  doubtful: [],
   entered: false,
   staves: 2,
   tempi: [

@@ -48,6 +48,8 @@ export interface Drawn {
   readonly plan?: PlanDrawn | undefined;
   /** What went astray in the take that is looked at. */
   readonly astray?: readonly MarkHeard[] | undefined;
+  /** Notes that could as well be written otherwise. */
+  readonly doubtful?: ReadonlySet<NoteId> | undefined;
   /** Notes chosen together. */
   readonly stretch?: ReadonlySet<NoteId> | undefined;
   readonly selected: NoteId | null;

@@ -3,6 +3,7 @@ import { keyOf, stepOfWritten } from "../entry/spelling";
 import type { WrittenPitch } from "../entry/spelling";
 import { add, compare, subtract, type Beats } from "../time/beats";
 import type { BarHeard } from "./bars";
+import type { DoubtKind } from "./choices";
 import type { KeyCounted } from "./counted";
 import type { Measured } from "./lengths";
 import type { Spelled } from "./spelling";
@@ -14,20 +15,23 @@ export interface Readings {
   readonly lengths: readonly Measured[];
   /** By key. */
   readonly spelled: ReadonlyMap<number, Spelled>;
+  /** Whether the player has turned a doubt about a key. */
+  readonly isTurned: (doubt: DoubtKind, key: number) => boolean;
 }
 
 /** Everything that could as well be otherwise, in the order of the music. */
 export function doubtsOf(
   notes: readonly NoteHeard[],
   bars: readonly BarHeard[],
-  { places, lengths, spelled }: Readings,
+  { places, lengths, spelled, isTurned }: Readings,
   hands: Guessed["hands"],
 ): readonly Doubt[] {
   const centres = centresOf(notes);
   return notes.flatMap((note, i): readonly Doubt[] => {
     const bar = bars.findLast(({ start }) => compare(start, note.at) <= 0) ?? bars[0]!;
     const beat = subtract(note.at, bar.start);
-    const common = { key: note.index, bar: bar.number, beat, name: nameOf(note.pitch) };
+    const where = { pitch: note.key, at: note.at, bar: bar.number, beat };
+    const common = { key: note.index, ...where, name: nameOf(note.pitch) };
     const found: Doubt[] = [];
     const place = places[note.index]!;
     if (place.otherwise !== null && note.grace === 0) {
@@ -41,15 +45,17 @@ export function doubtsOf(
     }
     const spelling = spelled.get(note.index);
     if (spelling && spelling.otherwise !== null) {
-      const isTurned = nameOf(spelling.otherwise) === common.name;
+      const isOther = nameOf(spelling.otherwise) === common.name;
       found.push({
         ...common,
         doubt: "spelling",
         now: common.name,
-        otherwise: nameOf(isTurned ? spelling.pitch : spelling.otherwise),
+        otherwise: nameOf(isOther ? spelling.pitch : spelling.otherwise),
       });
     }
-    if (hands === "cost" && note.grace === 0 && isBetween(note, centres[i]!))
+    // What was turned can be turned back, though it lies where its hand is by now.
+    const isHandDoubtful = isTurned("hand", note.index) || isBetween(note, centres[i]!);
+    if (hands === "cost" && note.grace === 0 && isHandDoubtful)
       found.push({
         ...common,
         doubt: "hand",

@@ -21,7 +21,11 @@ export function signatureOf(keys: readonly Pick<KeyHeard, "key" | "at" | "ends">
       [MAJOR, false],
       [MINOR, true],
     ] as const) {
-      const fit = correlation(profile.map((_, step) => sounding[(tonic + step) % 12]!), profile) ?? 0;
+      const fit =
+        correlation(
+          profile.map((_, step) => sounding[(tonic + step) % 12]!),
+          profile,
+        ) ?? 0;
       const major = minor ? (tonic + 3) % 12 : tonic;
       const fifths = ((major * 7 + 6) % 12) - 6;
       if (fit > best.fit + 1e-9) best = { fit, fifths: fifths < -6 ? fifths + 12 : fifths };

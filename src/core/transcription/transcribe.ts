@@ -66,11 +66,8 @@ export function transcribed(heard: Heard, choices: Choices, player: Player): Tra
       pitch: otherwise !== null && turned("spelling", one.index) ? otherwise : pitch,
     };
   });
-  const readings: Readings = {
-    places: counted.keys,
-    lengths,
-    spelled: new Map(placed.map(({ index }, i) => [index, spelled[i]!])),
-  };
+  const spelledOf = new Map(placed.map(({ index }, i) => [index, spelled[i]!]));
+  const readings: Readings = { places: counted.keys, lengths, spelled: spelledOf, isTurned: turned };
   return {
     title: heard.title,
     tempo: Math.round(counted.tempo),

@@ -27,6 +27,9 @@ export interface NoteHeard {
 /** Something that could as well be otherwise, in words. */
 export interface Doubt {
   readonly key: number;
+  /** The key that was struck, and where it is written, in quarter notes from the start of the piece. */
+  readonly pitch: Pitch;
+  readonly at: Beats;
   readonly doubt: DoubtKind;
   /** Number of the bar as written, and quarter notes into it. */
   readonly bar: number;

@@ -1,8 +1,9 @@
+import { doubtfulNotes } from "@/core/transcription/doubtful-notes";
 import type { Db } from "@/db/client";
 import { passagesOf, pieceById } from "@/db/queries/pieces";
 import { recitals } from "@/db/queries/pianists";
 import { instrumentsData } from "../hands/hands";
-import { musicOfPiece } from "../passages/music";
+import { musicOfPiece, musicOfWhole } from "../passages/music";
 import type { PieceData } from "../types";
 import { heardData } from "./heard";
 
@@ -23,6 +24,7 @@ export async function pieceData(db: Db, id: string): Promise<PieceData | null> {
     title: piece.title,
     fileName: piece.fileName,
     heard,
+    doubtful: heard === null ? [] : doubtfulNotes(heard.doubts, (await musicOfWhole(db, piece)).passage.notes),
     entered: piece.entry !== null,
     octaveWidth: instrument!.octaveWidth,
     recitalId: dates.find((date) => date.id === piece.recitalId)?.id ?? null,

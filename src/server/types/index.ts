@@ -7,7 +7,7 @@ import type { PlanMarks } from "@/core/motion/marks/plan-marks";
 import type { Day } from "@/core/time/days";
 import type { Entry } from "@/core/entry/entry";
 import type { Standing, VerdictEvent } from "@/core/verdict/standing";
-import type { NoteId } from "@/core/passage/note";
+import type { Note, NoteId } from "@/core/passage/note";
 import type { Fingering, Pins } from "@/core/fingering/study/fingering";
 import type { StudyData } from "@/core/fingering/study/study-data";
 import type { Finger, Side } from "@/core/hand/finger";
@@ -125,6 +125,8 @@ export interface PieceData {
   readonly fileName: string | null;
   /** How it was heard, where it came as a file of keys; null otherwise. */
   readonly heard: HeardData | null;
+  /** The notes that its doubts are about, by the place of the doubt; null where none is known. */
+  readonly doubtful: readonly (Note | null)[];
   /** Whether it was entered step by step, and can be edited on. */
   readonly entered: boolean;
   readonly staves: number;

@@ -41,7 +41,14 @@ export default async function Piece({ params }: { params: Promise<{ pieceId: str
           ))}
         </ul>
       )}
-      {piece.heard && <HeardAs pieceId={piece.id} heard={piece.heard} isSettled={piece.passages.length > 0} />}
+      {piece.heard && (
+        <HeardAs
+          pieceId={piece.id}
+          heard={piece.heard}
+          doubtful={piece.doubtful}
+          isSettled={piece.passages.length > 0}
+        />
+      )}
       <PassagesList passages={piece.passages} />
       <PieceView piece={piece} />
     </div>

@@ -10,6 +10,7 @@ import { HandBrackets } from "../marks/hand-brackets";
 import { PositionLanes } from "../lanes/position-lane";
 import { Digit } from "../marks/digit";
 import { placeDigits, type DigitPlaced } from "../marks/digits";
+import { DoubtMarks } from "../marks/doubt-marks";
 import { FigureMarks } from "../marks/figure-marks";
 import { placeSigns } from "../marks/signs";
 import { TakeMarks } from "../marks/take-marks";
@@ -31,8 +32,22 @@ const NONE_TAKEN: Redistribution = {};
 
 /** One line of music with everything that hangs from its notes. */
 export const EngravedLine = memo(function EngravedLine(props: Props) {
-  const { svg, zoom, notes, layers, remedies, taken, positions, figures, astray, plan, stretch, selected, onSelect } =
-    props;
+  const {
+    svg,
+    zoom,
+    notes,
+    layers,
+    remedies,
+    taken,
+    positions,
+    figures,
+    astray,
+    doubtful,
+    plan,
+    stretch,
+    selected,
+    onSelect,
+  } = props;
   const [places, setPlaces] = useState<LinePlaces | null>(null);
   const ids = useMemo(() => notes.map((n) => n.id), [notes]);
   const measure = useCallback((element: HTMLElement) => setPlaces(readPlaces(element, ids)), [ids]);
@@ -69,7 +84,7 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
               </g>
             ))}
             <HandBrackets places={places} notes={notes} taken={taken ?? NONE_TAKEN} />
-            <Marks places={places} figures={figures} astray={astray} />
+            <Marks {...{ places, figures, astray, doubtful }} />
             {plan && <PlanSigns places={places} signs={plan.signs} digits={digits} />}
             <Digits digits={digits} first={layers[0]?.name} selected={chosen ? selected : null} />
           </svg>
@@ -82,12 +97,15 @@ export const EngravedLine = memo(function EngravedLine(props: Props) {
   );
 });
 
-/** Figures that return, and what went astray in a take. */
-function Marks({ places, figures, astray }: Pick<Props, "figures" | "astray"> & { readonly places: LinePlaces }) {
+type Marked = Pick<Props, "figures" | "astray" | "doubtful"> & { readonly places: LinePlaces };
+
+/** Figures that return, what went astray in a take, and what is doubtful. */
+function Marks({ places, figures, astray, doubtful }: Marked) {
   return (
     <>
       {figures && <FigureMarks places={places} marks={figures} />}
       {astray && <TakeMarks places={places} marks={astray} />}
+      {doubtful && <DoubtMarks places={places} notes={doubtful} />}
     </>
   );
 }
