@@ -1,6 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
+import { toast } from "sonner";
 import { clickBar, placeAfter, type ClickBar } from "@/core/practice/click";
 import { startClick } from "../playing/click-sound";
 
@@ -39,14 +40,21 @@ export function useClick(tempo: number): ClickInHand {
       place = placeAfter(place, asked.current.silent);
       return bar;
     };
-    void startClick(
+    startClick(
       next,
       () => asked.current.tempo,
       () => isWanted,
-    ).then((found) => {
-      if (isWanted) playing.current = found;
-      else found?.stop();
-    });
+    ).then(
+      (found) => {
+        if (isWanted) playing.current = found;
+        else found?.stop();
+      },
+      (error: unknown) => {
+        if (!isWanted) return;
+        setOn(false);
+        toast.error(`The click cannot be heard: ${error instanceof Error ? error.message : String(error)}`);
+      },
+    );
     return () => {
       isWanted = false;
       playing.current?.stop();
