@@ -7,16 +7,18 @@ import { clickerOf, DYING_AWAY, LEAD, openStage } from "./stage";
  * for while it goes is heard from the next bar on and no click is late for it. Needs a gesture of the player before it.
  * @param next the bar that begins now
  * @param tempo asked when it begins
+ * @param onLeft told when something else takes the loudspeaker, and the click is heard no more
  * @returns null where it was no longer wanted when it could have begun
  */
 export async function startClick(
   next: () => ClickBar,
   tempo: () => number,
   isWanted: () => boolean,
+  onLeft: () => void,
 ): Promise<Pick<Playing, "setTempo" | "stop"> | null> {
-  const stage = await openStage("steady", isWanted);
+  const stage = await openStage("steady", isWanted, onLeft);
   if (stage === null) return null;
-  const { Tone, transport, ticks } = stage;
+  const { Tone, transport, ticks, leave } = stage;
   const clicker = clickerOf(Tone);
   const beginAt = (from: number): void => {
     transport.scheduleOnce((time) => {
@@ -37,7 +39,7 @@ export async function startClick(
       transport.bpm.value = asked;
     },
     stop() {
-      transport.stop().cancel(0);
+      leave();
       clicker.silence();
       setTimeout(() => clicker.dispose(), DYING_AWAY);
     },

@@ -21,7 +21,7 @@ const PARTIALS = [1, 0.45, 0.3, 0.14, 0.09, 0.05, 0.03];
 /**
  * Begins to play on the loudspeaker. Needs a gesture of the player before it, as browsers ask.
  * @param tempo asked when it begins
- * @param onEnd called when it has come to its end; never where it is looped
+ * @param onEnd called when it has come to its end, which nothing does that is looped, and when something else takes the loudspeaker
  * @param isWanted asked before anything sounds
  * @returns null where it was no longer wanted when it could have begun
  */
@@ -32,9 +32,9 @@ export async function startPlaying(
   onEnd: () => void,
   isWanted: () => boolean,
 ): Promise<Playing | null> {
-  const stage = await openStage("prompt", isWanted);
+  const stage = await openStage("prompt", isWanted, onEnd);
   if (stage === null) return null;
-  const { Tone, transport, ticks } = stage;
+  const { Tone, transport, ticks, leave } = stage;
   const room = new Tone.Filter(4200, "lowpass").toDestination();
   const piano = new Tone.PolySynth(Tone.Synth, {
     volume: -12,
@@ -73,7 +73,7 @@ export async function startPlaying(
       return ms + 1000 * (begins + (quarters * 60) / atFirst - seconds);
     },
     stop() {
-      transport.stop().cancel(0);
+      leave();
       piano.releaseAll();
       setTimeout(() => [piano, clicker, room].forEach((part) => part.dispose()), DYING_AWAY);
     },

@@ -6,13 +6,18 @@ export const LEAD = 0.08;
 
 type Sounds = typeof Tone;
 
-/** The loudspeaker, ready and empty: one thing sounds at a time. */
+/** The loudspeaker, ready and empty. */
 export interface Stage {
   readonly Tone: Sounds;
   readonly transport: ReturnType<Sounds["getTransport"]>;
   /** A place in quarter notes, as the transport counts. */
   ticks(quarters: number): string;
+  /** Nothing sounds any more, unless another has the loudspeaker by now. */
+  leave(): void;
 }
+
+/** Who has the loudspeaker, told when another takes it: one thing sounds at a time. */
+let onStage: { readonly left: () => void } | null = null;
 
 /** Seconds that sounds are asked for ahead: of what must answer at once, and of what must not stumble while the page is busy. */
 const AHEAD = { prompt: 0.1, steady: 0.3 } as const;
@@ -20,17 +25,34 @@ const AHEAD = { prompt: 0.1, steady: 0.3 } as const;
 /**
  * Readies the loudspeaker and ends what sounded on it. Needs a gesture of the player before it, as browsers ask.
  * @param ahead whether what sounds must answer at once, or must not stumble
+ * @param left told when something else takes the loudspeaker
  * @returns null where it is no longer wanted when it is ready
  */
-export async function openStage(ahead: keyof typeof AHEAD, isWanted: () => boolean): Promise<Stage | null> {
+export async function openStage(
+  ahead: keyof typeof AHEAD,
+  isWanted: () => boolean,
+  left: () => void,
+): Promise<Stage | null> {
   const Tone = await import("tone");
   await Tone.start();
   if (!isWanted()) return null;
+  const before = onStage;
+  const own = (onStage = { left });
+  before?.left();
   Tone.getContext().lookAhead = AHEAD[ahead];
   const transport = Tone.getTransport();
   transport.stop().cancel(0);
   transport.loop = false;
-  return { Tone, transport, ticks: (quarters) => `${Math.round(quarters * transport.PPQ)}i` };
+  return {
+    Tone,
+    transport,
+    ticks: (quarters) => `${Math.round(quarters * transport.PPQ)}i`,
+    leave() {
+      if (onStage !== own) return;
+      onStage = null;
+      transport.stop().cancel(0);
+    },
+  };
 }
 
 /** What clicks. */

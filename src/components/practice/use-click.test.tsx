@@ -5,14 +5,15 @@ import { later, type Later } from "../../../tests/support/later";
 interface Begun {
   readonly next: () => ClickBar;
   readonly isWanted: () => boolean;
+  readonly onLeft: () => void;
   readonly sounding: Later<{ setTempo: jest.Mock; stop: jest.Mock } | null>;
 }
 
 const begun: Begun[] = [];
 jest.mock("../playing/click-sound", () => ({
-  startClick: (next: Begun["next"], _: unknown, isWanted: Begun["isWanted"]) => {
+  startClick: (next: Begun["next"], _: unknown, isWanted: Begun["isWanted"], onLeft: Begun["onLeft"]) => {
     const sounding: Begun["sounding"] = later();
-    begun.push({ next, isWanted, sounding });
+    begun.push({ next, isWanted, onLeft, sounding });
     return sounding.promise;
   },
 }));
@@ -71,6 +72,13 @@ describe("the click in hand", () => {
       await begun[1]!.sounding.promise;
     });
     expect(late.stop).toHaveBeenCalledTimes(1);
+  });
+
+  it("is off where something else is heard", async () => {
+    const { click, sounding } = await running(90);
+    act(() => begun[0]!.onLeft());
+    expect(click.current.isOn).toBe(false);
+    expect(sounding.stop).toHaveBeenCalledTimes(1);
   });
 
   it("is off again where it cannot be heard, and says why", async () => {

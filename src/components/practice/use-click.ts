@@ -44,6 +44,8 @@ export function useClick(tempo: number): ClickInHand {
       next,
       () => asked.current.tempo,
       () => isWanted,
+      // Something else is heard: the click does not say that it goes on.
+      () => setOn(false),
     ).then(
       (found) => {
         if (isWanted) playing.current = found;

@@ -1,0 +1,49 @@
+const transport = { PPQ: 192, loop: true, stop: jest.fn(), cancel: jest.fn() };
+transport.stop.mockImplementation(() => transport);
+const context = { lookAhead: 0 };
+jest.mock("tone", () => ({
+  start: () => Promise.resolve(),
+  getContext: () => context,
+  getTransport: () => transport,
+}));
+
+import { openStage } from "./stage";
+
+const wanted = (): boolean => true;
+const nobody = (): void => undefined;
+
+beforeEach(() => transport.stop.mockClear());
+
+describe("the loudspeaker", () => {
+  it("counts places in quarter notes to the nearest of its ticks", async () => {
+    const stage = (await openStage("prompt", wanted, nobody))!;
+    expect([0, 1, 1 / 3, 2.5].map(stage.ticks)).toEqual(["0i", "192i", "64i", "480i"]);
+  });
+
+  it("is nobody's where it is wanted no more when it is ready", async () => {
+    const left = jest.fn();
+    await openStage("prompt", wanted, left);
+    expect(await openStage("prompt", () => false, nobody)).toBeNull();
+    expect(left).not.toHaveBeenCalled();
+  });
+
+  it("is one's at a time: who has it is told when another takes it, and does not silence that one", async () => {
+    const [first, second] = [jest.fn(), jest.fn()];
+    const one = (await openStage("steady", wanted, first))!;
+    const other = (await openStage("prompt", wanted, second))!;
+    expect(first).toHaveBeenCalledTimes(1);
+    expect(second).not.toHaveBeenCalled();
+    transport.stop.mockClear();
+    one.leave();
+    expect(transport.stop).not.toHaveBeenCalled();
+    other.leave();
+    expect(transport.stop).toHaveBeenCalledTimes(1);
+  });
+
+  it("asks for sounds farther ahead where they must not stumble", async () => {
+    await openStage("prompt", wanted, nobody);
+    const prompt = context.lookAhead;
+    await openStage("steady", wanted, nobody);
+    expect(context.lookAhead).toBeGreaterThan(prompt);
+  });
+});
