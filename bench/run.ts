@@ -225,9 +225,10 @@ for (const onsets of [64, 500]) {
   row(`the same, placements known`, `${median(5, () => void planOf(known, digits)).toFixed(0)} ms`);
 }
 
-/** A take of a line with a fault in every twentieth note. */
-function taken(notes: number): readonly [ReturnType<typeof expectedOf>, Take] {
-  const given = study(line(random, notes));
+/** A take of a line with a fault in every twentieth note; with a period, of one bar of so many notes again and again. */
+function taken(notes: number, period = notes): readonly [ReturnType<typeof expectedOf>, Take] {
+  const bar = line(random, period);
+  const given = study(Array.from({ length: notes }, (_, i) => bar[i % period]!));
   const onsets = expectedOf(given);
   const keys = onsets.flatMap(({ at, notes: [note] }, i): KeyStruck[] => {
     const downMs = at * 625 + random.whole(-8, 8);
@@ -241,4 +242,9 @@ for (const notes of [64, 1_000, 10_000]) {
   const [onsets, take] = taken(notes);
   const ms = median(notes > 5_000 ? 3 : 9, () => void readTake(onsets, take));
   row(`a take of ${notes.toLocaleString("en-GB")} notes held against its passage`, `${ms.toFixed(1)} ms`);
+}
+for (const period of [4, 16, 64]) {
+  const [onsets, take] = taken(10_000, period);
+  const ms = median(3, () => void readTake(onsets, take));
+  row(`the same of 10,000 notes, ${period} of them again and again`, `${ms.toFixed(1)} ms`);
 }

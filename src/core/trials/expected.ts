@@ -79,8 +79,15 @@ function withOrnaments(onsets: readonly OnsetExpected[], signed: ReadonlySet<Not
 }
 
 /** Whether a key may belong to an ornament that moves at an onset. */
-export function isOfOrnament({ ornamented = [] }: OnsetExpected, key: Pitch): boolean {
-  return ornamented.some((about) => Math.abs(key - about) <= FAULT.neighbourSemitones);
+export function isOfOrnament({ ornamented }: OnsetExpected, key: Pitch): boolean {
+  return ornamented !== undefined && ornamented.some((about) => Math.abs(key - about) <= FAULT.neighbourSemitones);
+}
+
+/** The keys that may belong to an ornament that moves at an onset. */
+export function keysOfOrnament({ ornamented = [] }: OnsetExpected): readonly number[] {
+  const about = (key: Pitch): number[] =>
+    Array.from({ length: 2 * FAULT.neighbourSemitones + 1 }, (_, i) => key - FAULT.neighbourSemitones + i);
+  return ornamented.flatMap(about);
 }
 
 function expected(stroke: Stroke, side: Side, quarters: (ms: number) => number): NoteExpected {

@@ -5,7 +5,8 @@ import { READING } from "../../physics";
 import { expectedOf, type OnsetExpected } from "../expected";
 import type { KeyStruck } from "../take";
 import { aligned } from "./align";
-import { BEFORE, eachMove, jump, jumpCost, type Reader, type Standing } from "./moves";
+import { BEFORE, begunAt, eachMove, jumpCost, type Reader, type Standing } from "./moves";
+import { AHEAD, musicOf } from "./music";
 
 const struck = (key: number, downMs: number): KeyStruck => ({
   key: pitch(key),
@@ -17,17 +18,21 @@ const struck = (key: number, downMs: number): KeyStruck => ({
 /** What the cheapest of all readings costs: every one is tried, none is left out early. */
 function leastOfAll(reader: Reader): number {
   const all = { closed: Infinity, open: Infinity };
+  const known = new Map<string, number>();
   const from = (standing: Standing, j: number): number => {
     if (j === reader.keys.length) return 0;
-    let least = Infinity;
+    const name = `${j} ${Object.values(standing).join(" ")}`;
+    let least = known.get(name) ?? Infinity;
+    if (least < Infinity) return least;
     const take = (to: Standing, _: unknown, cost: number): void =>
       void (least = Math.min(least, cost + from(to, j + 1)));
     eachMove(reader, standing, j, all, take);
     reader.onsets.forEach(({ notes }, onset) =>
       notes.forEach(({ key }, note) => {
-        if (key === reader.keys[j]!.key) jump(onset, note, j, jumpCost(reader, j), take);
+        if (key === reader.keys[j]!.key) take(begunAt(onset, note, j), null, jumpCost(reader, j));
       }),
     );
+    known.set(name, least);
     return least;
   };
   return from(BEFORE, 0);
@@ -39,6 +44,32 @@ function randomMusic(random: Seeded, many: number): readonly OnsetExpected[] {
     random.chance(0.4) ? [...new Set([low(), low() + 5, low()])] : low(),
   );
   return expectedOf(studyOfKeys(keys));
+}
+
+/** One bar again and again, with another at the end: many places have the same music ahead, and it parts somewhere. */
+function repeatedMusic(random: Seeded): readonly OnsetExpected[] {
+  const one = (): number | number[] => {
+    const key = random.whole(60, 72);
+    return random.chance(0.2) ? [key, key + random.whole(3, 7)] : key;
+  };
+  const bar = Array.from({ length: random.whole(1, 9) }, one);
+  const often = Array.from({ length: Math.ceil((2.5 * AHEAD) / bar.length) }, () => bar).flat();
+  return expectedOf(studyOfKeys([...often, one(), one(), one()]));
+}
+
+/** The music played from some place on, with faults, and now and then from another place; chords as far apart as `spread` ms. */
+function playedThrough(random: Seeded, onsets: readonly OnsetExpected[], spread = 12, faults = 0.04): KeyStruck[] {
+  const keys: KeyStruck[] = [];
+  let [at, ms] = [random.whole(0, Math.min(9, onsets.length - 1)), 0];
+  for (let many = 0; many < 130 && at < onsets.length; many++, at++, ms += random.whole(140, 170)) {
+    if (random.chance(0.02)) at = random.whole(0, onsets.length - 1);
+    for (const { key } of onsets[at]!.notes) {
+      if (random.chance(faults)) continue;
+      keys.push(struck(key + (random.chance(faults) ? random.pick([-2, -1, 1, 2]) : 0), ms + random.whole(0, spread)));
+      if (random.chance(0.03)) keys.push(struck(key, ms + 60));
+    }
+  }
+  return keys.sort((a, b) => a.downMs - b.downMs);
 }
 
 describe("the cheapest reading of a take", () => {
@@ -67,6 +98,47 @@ describe("the cheapest reading of a take", () => {
       jumped += found.meant.filter(({ jumps }) => jumps).length;
     }
     expect(jumped).toBeGreaterThan(10);
+  });
+
+  it("costs as little where chords are struck apart, one after the other and in part", () => {
+    const random = seeded(89);
+    for (let trial = 0; trial < 120; trial++) {
+      const chord = (): number[] => [random.whole(50, 54), random.whole(60, 63), random.whole(66, 68)];
+      const keys = Array.from({ length: 5 }, () => chord().slice(0, random.whole(1, 3)));
+      const onsets = expectedOf(studyOfKeys(keys));
+      const played = playedThrough(random, onsets, random.pick([12, 220]), 0.15).slice(0, 12);
+      const timeFree = READING.timeFreeKnown;
+      const reader: Reader = { onsets, keys: played, quarterMs: played.map(() => 625), timeFree };
+      expect(aligned(reader).cost).toBeCloseTo(leastOfAll(reader), 9);
+    }
+  });
+
+  it("is the same whether places with the same music ahead are looked at together or each for itself", () => {
+    const random = seeded(404);
+    let [shared, doubtful, jumped] = [0, 0, 0];
+    for (let trial = 0; trial < 12; trial++) {
+      const onsets = repeatedMusic(random);
+      const keys = playedThrough(random, onsets);
+      const reader: Reader = { onsets, keys, quarterMs: keys.map(() => 625), timeFree: READING.timeFreeKnown };
+      const music = musicOf(onsets);
+      const found = aligned(reader, music);
+      const oneByOne = aligned(
+        reader,
+        musicOf(
+          onsets,
+          onsets.map((_, i) => i),
+        ),
+      );
+      expect(found.cost).toBeCloseTo(oneByOne.cost, 6);
+      expect(found.doubtful).toEqual(oneByOne.doubtful);
+      expect(found.meant.filter((_, j) => !found.doubtful.includes(j))).toEqual(
+        oneByOne.meant.filter((_, j) => !found.doubtful.includes(j)),
+      );
+      shared += onsets.length - new Set(Array.from(music.ahead)).size;
+      doubtful += found.doubtful.length;
+      jumped += found.meant.filter(({ jumps }) => jumps).length;
+    }
+    expect(Math.min(shared / 400, doubtful / 20, jumped / 8)).toBeGreaterThan(1);
   });
 
   it("says which keys could be read otherwise as well", () => {

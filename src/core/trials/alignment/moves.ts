@@ -58,7 +58,7 @@ export interface Room {
 export function eachMove(reader: Reader, from: Standing, j: number, most: Room, take: Taking): void {
   const surplus = surplusCost(reader, from, j);
   if (surplus <= (isOpen(reader.onsets, from) ? most.open : most.closed)) take(from, NOTHING, surplus);
-  if (from.onset >= 0) within(reader, from, j, take);
+  if (from.onset >= 0) within(reader, from, j, most, take);
   if (from.owed !== 0) late(reader, from, j, take);
   onward(reader, from, j, most, take);
 }
@@ -69,10 +69,9 @@ function surplusCost({ onsets, keys }: Reader, { onset }: Standing, j: number): 
   return isOfOrnament(here, keys[j]!.key) ? READING.ornament : READING.extra;
 }
 
-/** To begin anew with a key at a note that asks for it. */
-export function jump(onset: number, note: number, j: number, cost: number, take: Taking): void {
-  const to = { onset, struck: 1 << note, owed: 0, begins: true, since: j, isRight: true };
-  take(to, { onset, note, jumps: true }, cost);
+/** Where a reading stands that begins anew with a key, at a note that asks for it. */
+export function begunAt(onset: number, note: number, j: number): Standing {
+  return { onset, struck: 1 << note, owed: 0, begins: true, since: j, isRight: true };
 }
 
 /** What it costs to begin anew with a key. */
@@ -86,6 +85,21 @@ export function isOpen(onsets: readonly OnsetExpected[], standing: Standing): bo
   return standing.owed !== 0 || unstruck(onsets, standing) !== 0;
 }
 
+/**
+ * The most by which a reading may yet become cheaper from one standing than from another at the same onset: the other goes the
+ * same way, and pays for what it cannot do.
+ */
+export function mostGained(onsets: readonly OnsetExpected[], standing: Standing, other: Standing): number {
+  const toStrike = bitsIn(other.struck & ~standing.struck) * READING.extra;
+  const toCatchUp = bitsIn(standing.owed & ~other.owed) * (READING.extra - READING.late);
+  const missed = bitsIn(standing.struck & ~other.struck) + bitsIn(other.owed & ~standing.owed);
+  const left = bitsIn(unstruck(onsets, other));
+  const spared = standing.begins && !other.begins ? left * READING.missed : 0;
+  const isSince = standing.since === other.since && standing.isRight && other.isRight;
+  const inTime = isSince ? 0 : READING.timeMost + left * READING.spreadMost;
+  return toStrike + toCatchUp + missed * READING.missed + spared + inTime;
+}
+
 /** Notes of its onset that have not been struck. */
 function unstruck(onsets: readonly OnsetExpected[], { onset, struck }: Standing): number {
   if (onset < 0) return 0;
@@ -93,16 +107,18 @@ function unstruck(onsets: readonly OnsetExpected[], { onset, struck }: Standing)
 }
 
 /** Another note of the onset that the reading is at. */
-function within({ onsets, keys }: Reader, from: Standing, j: number, take: Taking): void {
+function within({ onsets, keys }: Reader, from: Standing, j: number, most: Room, take: Taking): void {
   const { notes } = onsets[from.onset]!;
   if (notes.length === 1) return;
-  const after = keys[j]!.downMs - keys[from.since]!.downMs;
+  const after = Math.max(0, keys[j]!.downMs - keys[from.since]!.downMs - READING.spreadFreeMs);
   const spread = Math.min(READING.spreadMost, (READING.spread * after) / 100);
   for (let note = 0; note < notes.length; note++) {
     const wrong = wrongCost(keys[j]!.key - notes[note]!.key);
-    if ((from.struck >> note) & 1 || wrong === Infinity) continue;
-    const first = wrong === 0 && !from.isRight ? { since: j, isRight: true } : {};
-    const to = { ...from, ...first, struck: from.struck | (1 << note) };
+    if ((from.struck >> note) & 1 || wrong + spread > most.open) continue;
+    const { owed, begins } = from;
+    const isFirstRight = wrong === 0 && !from.isRight;
+    const [since, isRight] = [isFirstRight ? j : from.since, isFirstRight || from.isRight];
+    const to = { onset: from.onset, struck: from.struck | (1 << note), owed, begins, since, isRight };
     take(to, { onset: from.onset, note, jumps: false }, spread + wrong);
   }
 }
@@ -130,6 +146,7 @@ function onward(reader: Reader, from: Standing, j: number, most: Room, take: Tak
       const wrong = wrongCost(keys[j]!.key - notes[note]!.key);
       if (missed + wrong > room) continue;
       if (time < 0) time = timeCost(reader, from, onset, j);
+      if (missed + wrong + time > room) continue;
       const owed = onset === from.onset + 1 ? open : 0;
       const to = { onset, struck: 1 << note, owed, begins: false, since: j, isRight: wrong === 0 };
       take(to, { onset, note, jumps: false }, missed + wrong + time);

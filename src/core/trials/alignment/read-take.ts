@@ -4,6 +4,7 @@ import { isOfOrnament, type NoteExpected, type OnsetExpected } from "../expected
 import { inOrderOfTime, type KeyStruck, type Take } from "../take";
 import { aligned } from "./align";
 import type { Meant } from "./moves";
+import { musicOf } from "./music";
 import { tempoHeard } from "./tempo-heard";
 
 /** What a key turned out to be. */
@@ -52,9 +53,11 @@ export interface TakeRead {
 export function readTake(onsets: readonly OnsetExpected[], take: Take): TakeRead {
   const { keys } = inOrderOfTime(take);
   const meantMs = 60_000 / take.tempo;
-  const first = aligned({ onsets, keys, quarterMs: keys.map(() => meantMs), timeFree: READING.timeFree });
+  const music = musicOf(onsets);
+  const meantAll = keys.map(() => meantMs);
+  const first = aligned({ onsets, keys, quarterMs: meantAll, timeFree: READING.timeFree }, music);
   const quarterMs = tempoHeard(onsets, keys, first.meant, meantMs);
-  const { meant, doubtful } = aligned({ onsets, keys, quarterMs, timeFree: READING.timeFreeKnown });
+  const { meant, doubtful } = aligned({ onsets, keys, quarterMs, timeFree: READING.timeFreeKnown }, music);
   return { keys, read: readOf(onsets, keys, meant), runs: runsOf(onsets, meant), doubtful, quarterMs };
 }
 

@@ -1,0 +1,98 @@
+import { READING } from "../../physics";
+import { AHEAD } from "./music";
+import { isOpen, mostGained, type Reader, type Room, type Standing } from "./moves";
+import { atFirst, EQUAL, type Reached, type Step } from "./reached";
+
+/** By how much the time of an onset may yet make a reading cheaper that is in the middle of a chord. */
+const SLACK = READING.timeMost + READING.spreadMost;
+
+type Growing = { -readonly [P in keyof Reached]: Reached[P] } & { by: Step[] };
+
+/** The standings after a key that can still win: none that costs more than the cheapest and a jump, which leads anywhere. */
+export class Kept {
+  least = Infinity;
+  private readonly byMusic = new Map<number, Growing[]>();
+
+  constructor(
+    private readonly reader: Reader,
+    private readonly music: ArrayLike<number>,
+  ) {}
+
+  /** What a way on may cost from a standing that has cost so much. */
+  roomFrom(cost: number): Room {
+    const most = this.least + READING.jump - cost;
+    return { closed: most - 2 * EQUAL, open: most + SLACK };
+  }
+
+  /** Whether a standing reached at a cost can still win, as far as is known. */
+  isWanted(standing: Standing, cost: number): boolean {
+    const dearer = cost - this.least - READING.jump;
+    return dearer <= -2 * EQUAL || (dearer <= SLACK && isOpen(this.reader.onsets, standing));
+  }
+
+  /** Takes a way to a standing that is wanted, at each of its step's places unless that was reached for less. */
+  take(standing: Standing, cost: number, step: Step, ahead: number): void {
+    this.least = Math.min(this.least, cost);
+    const beside = this.besides(standing);
+    let places = step.places;
+    let equal: Growing | undefined;
+    for (const known of beside) {
+      if (!this.isSame(known.standing, standing)) continue;
+      if (known.cost < cost - EQUAL) places = places.without(known.places);
+      else if (known.cost <= cost + EQUAL) equal ??= known;
+      else known.places = known.places.without(places);
+    }
+    if (places.size === 0) return;
+    if (!equal) beside.push({ standing, places, cost, by: [step], ahead });
+    else {
+      equal.by.push(step);
+      if (equal.places.isSame(places)) return;
+      equal.places = equal.places.with(places);
+      equal.ahead = Math.min(equal.ahead, ahead, AHEAD - 1);
+    }
+  }
+
+  /** All that can still win, cheapest first. */
+  all(): readonly Reached[] {
+    const kept: Reached[] = [];
+    for (const beside of this.byMusic.values()) {
+      if (beside.length > 1) beside.sort((a, b) => a.cost - b.cost);
+      beside.forEach((reached, i) => {
+        if (!this.isWanted(reached.standing, reached.cost)) return;
+        for (let j = 0; j < i; j++)
+          if (this.isOutdone(reached, beside[j]!)) reached.places = reached.places.without(beside[j]!.places);
+        if (reached.places.size > 0) kept.push(atFirst(reached));
+      });
+    }
+    return kept.sort((a, b) => a.cost - b.cost);
+  }
+
+  /** Whether it cannot win where the other was reached too, whatever comes. */
+  private isOutdone(reached: Reached, by: Reached): boolean {
+    const { standing, cost } = by;
+    const spare = reached.cost - cost - EQUAL;
+    return spare > 0 && mostGained(this.reader.onsets, reached.standing, standing) < spare;
+  }
+
+  /** Those with the same music ahead. */
+  private besides({ onset }: Standing): Growing[] {
+    const music = onset < 0 ? -1 : this.music[onset]!;
+    const known = this.byMusic.get(music);
+    if (known) return known;
+    const fresh: Growing[] = [];
+    this.byMusic.set(music, fresh);
+    return fresh;
+  }
+
+  /** Whether two with the same music ahead stand the same; what is owed is of the onset before. */
+  private isSame(a: Standing, b: Standing): boolean {
+    return (
+      a.struck === b.struck &&
+      a.owed === b.owed &&
+      a.since === b.since &&
+      a.begins === b.begins &&
+      a.isRight === b.isRight &&
+      (a.owed === 0 || this.music[a.onset - 1] === this.music[b.onset - 1])
+    );
+  }
+}
