@@ -24,12 +24,11 @@ function leastOfAll(reader: Reader): number {
     const name = `${j} ${Object.values(standing).join(" ")}`;
     let least = known.get(name) ?? Infinity;
     if (least < Infinity) return least;
-    const take = (to: Standing, _: unknown, cost: number): void =>
-      void (least = Math.min(least, cost + from(to, j + 1)));
+    const take = (to: Standing, cost: number): void => void (least = Math.min(least, cost + from(to, j + 1)));
     eachMove(reader, standing, j, all, take);
     reader.onsets.forEach(({ notes }, onset) =>
       notes.forEach(({ key }, note) => {
-        if (key === reader.keys[j]!.key) take(begunAt(onset, note, j), null, jumpCost(reader, j));
+        if (key === reader.keys[j]!.key) take(begunAt(onset, note, j), jumpCost(reader, j));
       }),
     );
     known.set(name, least);

@@ -1,9 +1,10 @@
 import { READING } from "../../physics";
+import { REACH, type Asking } from "./asking";
 import { Kept } from "./kept";
 import { BEFORE, begunAt, eachMove, jumpCost, type Meant, type Reader } from "./moves";
-import { AHEAD, musicOf, REACH, type Asking, type AskingForKey, type Music } from "./music";
+import { AHEAD, musicOf, type Music } from "./music";
 import { Places } from "./places";
-import { EQUAL, JUMPS, partsOf, stepTo, type Reached } from "./reached";
+import { EQUAL, JUMPS, partsOf, type Reached } from "./reached";
 import { readBack } from "./read-back";
 
 /** The cheapest reading of a take, key by key. */
@@ -25,10 +26,10 @@ export interface Aligned {
  */
 export function aligned(reader: Reader, music: Music = musicOf(reader.onsets)): Aligned {
   let now: readonly Reached[] = [
-    { standing: BEFORE, places: Places.one(BEFORE.onset), cost: 0, by: [], ahead: Infinity },
+    { standing: BEFORE, places: Places.one(BEFORE.onset), cost: 0, by: [], ahead: reader.onsets.length + 1 },
   ];
   let aside: Jump | null = null;
-  reader.keys.forEach(({ key }, j) => {
+  reader.keys.forEach((_, j) => {
     const kept = new Kept(reader, music.ahead);
     const isParting = (one: Reached): boolean => one.places.size > 1 && one.ahead <= REACH;
     const parted = now.some(isParting)
@@ -36,7 +37,7 @@ export function aligned(reader: Reader, music: Music = musicOf(reader.onsets)): 
       : now;
     goOn(reader, parted, j, kept);
     if (aside) goOn(reader, jumped(aside, stillWanted(aside, kept)), j, kept);
-    aside = jumpAnywhere(reader, parted, j, kept, music.asking.get(key));
+    aside = jumpAnywhere(reader, parted, j, kept, music);
     now = kept.all();
   });
   return { ...readBack(now, reader.keys.length), cost: now[0]!.cost };
@@ -45,10 +46,10 @@ export function aligned(reader: Reader, music: Music = musicOf(reader.onsets)): 
 /** Every way to read the next key from where a reading stands. */
 function goOn(reader: Reader, now: readonly Reached[], j: number, kept: Kept): void {
   for (const from of now)
-    eachMove(reader, from.standing, j, kept.roomFrom(from.cost), (to, meant, cost) => {
+    eachMove(reader, from.standing, j, kept.roomFrom(from.cost), (to, cost, note, back) => {
       if (!kept.isWanted(to, from.cost + cost)) return;
       const advance = to.onset - from.standing.onset;
-      const step = stepTo(to, meant, from, from.places.moved(advance), advance);
+      const step = { from, places: from.places.moved(advance), advance, note, back };
       kept.take(to, from.cost + cost, step, from.ahead - advance);
     });
 }
@@ -75,19 +76,14 @@ function stillWanted({ cost, all, soon }: Jump, kept: Kept): readonly Asking[] {
  * jump now. Places where the next key is not cheap are set aside until it is known what that costs elsewhere: they are nearly
  * all, and nearly always too dear by then.
  */
-function jumpAnywhere(
-  reader: Reader,
-  now: readonly Reached[],
-  j: number,
-  kept: Kept,
-  asking: AskingForKey | undefined,
-): Jump | null {
+function jumpAnywhere(reader: Reader, now: readonly Reached[], j: number, kept: Kept, music: Music): Jump | null {
   const before = now[0]!.cost;
-  if (!asking || kept.least <= before + EQUAL) return null;
+  if (kept.least <= before + EQUAL) return null;
+  const { all, byNext } = music.asking.of(reader.keys[j]!.key);
   const next = reader.keys[j + 1];
-  const soon = next ? (asking.byNext.get(next.key) ?? []) : asking.all;
+  const soon = next ? (byNext.get(next.key) ?? []) : all;
   const froms = now.filter((from) => from.cost <= before + EQUAL);
-  const jump = { froms, cost: before + jumpCost(reader, j), j, all: asking.all, soon };
+  const jump = { froms, cost: before + jumpCost(reader, j), j, all, soon };
   for (const { standing, cost, by, ahead } of jumped(jump, soon))
     if (kept.isWanted(standing, cost)) for (const step of by) kept.take(standing, cost, step, ahead);
   return jump;
@@ -96,8 +92,7 @@ function jumpAnywhere(
 function jumped({ froms, cost, j }: Jump, asking: readonly Asking[]): readonly Reached[] {
   return asking.map(({ note, places }) => {
     const standing = begunAt(places.first, note, j);
-    const meant = { onset: places.first, note, jumps: true };
-    const by = froms.map((from) => stepTo(standing, meant, from, places, JUMPS));
+    const by = froms.map((from) => ({ from, places, advance: JUMPS, note, back: 0 }));
     return { standing, places, cost, by, ahead: AHEAD - 1 };
   });
 }

@@ -39,11 +39,13 @@ export interface Reader {
   readonly timeFree: number;
 }
 
-/** Takes a way to read a key: where the reading stands then, what the key is read as, what it costs. */
-export type Taking = (to: Standing, meant: Meant, cost: number) => void;
+/**
+ * Takes a way to read a key: where the reading stands then, what it costs, and what the key is read as: a note of its onset, -1
+ * for none, so many onsets before the one where the reading stands.
+ */
+export type Taking = (to: Standing, cost: number, note: number, back: number) => void;
 
 export const BEFORE: Standing = { onset: -1, struck: 0, owed: 0, begins: true, since: -1, isRight: false };
-const NOTHING: Meant = { onset: -1, note: -1, jumps: false };
 
 /** What a way may cost to be wanted: to where all notes of an onset are struck, and to where some are not. */
 export interface Room {
@@ -57,7 +59,7 @@ export interface Room {
  */
 export function eachMove(reader: Reader, from: Standing, j: number, most: Room, take: Taking): void {
   const surplus = surplusCost(reader, from, j);
-  if (surplus <= (isOpen(reader.onsets, from) ? most.open : most.closed)) take(from, NOTHING, surplus);
+  if (surplus <= (isOpen(reader.onsets, from) ? most.open : most.closed)) take(from, surplus, -1, 0);
   if (from.onset >= 0) within(reader, from, j, most, take);
   if (from.owed !== 0) late(reader, from, j, take);
   onward(reader, from, j, most, take);
@@ -119,7 +121,7 @@ function within({ onsets, keys }: Reader, from: Standing, j: number, most: Room,
     const isFirstRight = wrong === 0 && !from.isRight;
     const [since, isRight] = [isFirstRight ? j : from.since, isFirstRight || from.isRight];
     const to = { onset: from.onset, struck: from.struck | (1 << note), owed, begins, since, isRight };
-    take(to, { onset: from.onset, note, jumps: false }, spread + wrong);
+    take(to, spread + wrong, note, 0);
   }
 }
 
@@ -128,7 +130,7 @@ function late({ onsets, keys }: Reader, from: Standing, j: number, take: Taking)
   onsets[from.onset - 1]!.notes.forEach(({ key }, note) => {
     if (!((from.owed >> note) & 1) || key !== keys[j]!.key) return;
     const to = { ...from, owed: from.owed & ~(1 << note) };
-    take(to, { onset: from.onset - 1, note, jumps: false }, READING.late);
+    take(to, READING.late, note, 1);
   });
 }
 
@@ -149,7 +151,7 @@ function onward(reader: Reader, from: Standing, j: number, most: Room, take: Tak
       if (missed + wrong + time > room) continue;
       const owed = onset === from.onset + 1 ? open : 0;
       const to = { onset, struck: 1 << note, owed, begins: false, since: j, isRight: wrong === 0 };
-      take(to, { onset, note, jumps: false }, missed + wrong + time);
+      take(to, missed + wrong + time, note, 0);
     }
     // Going past it, what is still open at the onset the reading stood at is missed, and then all of this one.
     if (onset === from.onset + 1) missed += READING.missed * bitsIn(open);

@@ -24,21 +24,16 @@ export interface Step {
   readonly places: Places;
   /** Onsets, or JUMPS. */
   readonly advance: number;
-  /** What the key is read as: a note of its onset, so many onsets before the one it leads to; -1 for none. */
+  /** What the key is read as: a note of its onset, -1 for none, so many onsets before the one it leads to. */
   readonly note: number;
   readonly back: number;
 }
 
 /** Of a step that does not go on but jumps. */
-export const JUMPS = Infinity;
+export const JUMPS = -1;
 
 /** Costs that differ by less are the same. */
 export const EQUAL = 1e-9;
-
-/** A key read on the way to a standing: from one place, or from many to as many. */
-export function stepTo(to: Standing, meant: Meant, from: Reached, places: Places, advance: number): Step {
-  return { from, places, advance, note: meant.note, back: meant.note < 0 ? 0 : to.onset - meant.onset };
-}
 
 /** What a key is read as by a step that leads to a place. */
 export function meantBy({ advance, note, back }: Step, place: number): Meant {
