@@ -116,5 +116,6 @@ describe("the view from the side", () => {
     expect(screen.getByRole("img")).toHaveAccessibleName(
       /Right wrist .\d+ mm, turned \d+ degrees towards the little finger/,
     );
+    expect(screen.getByText(/^wrist [+−]\d+ mm, turn \d+° to finger 5$/)).toBeVisible();
   });
 });

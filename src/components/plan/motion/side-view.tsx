@@ -11,51 +11,61 @@ export interface SeenFromSide {
 /** mm over the keys at which loose fingers are drawn. A choice of the drawing. */
 const LOOSE = 6;
 
+/** mm under the top of the white keys at which digits stand, clear of the black ones. */
+const DIGITS = 16;
 /** mm over the keys at which a level wrist stands. A choice of the drawing. */
 const LEVEL = 62;
-const [LEFT, RIGHT, TOP, BOTTOM] = [-95, 160, -118, 34];
+const [LEFT, RIGHT, TOP, BOTTOM] = [-95, 160, -112, 34];
 
 /**
  * The hands from the player's right, to scale: the fallboard at the right, the wrist over its level, the knuckles between
  * it and the tips, and a bar across the wrist that tilts with the forearm's turn.
  */
 export function SideView({ hands }: { hands: readonly SeenFromSide[] }) {
+  const inFront = hands.find(({ side }) => side === "right") ?? hands[0];
   return (
-    <svg
-      viewBox={`${LEFT} ${TOP} ${RIGHT - LEFT} ${BOTTOM - TOP}`}
-      className="max-h-[min(15rem,32dvh)] w-full"
-      role="img"
-      aria-label={`From the player’s right. ${hands.map(inWords).join(" ")}`}
-    >
-      <rect
-        x={0}
-        y={0}
-        width={KEYBOARD.whiteLength}
-        height={22}
-        fill="var(--key-white)"
-        stroke="#8c7f70"
-        strokeWidth={0.6}
-      />
-      <rect
-        x={KEYBOARD.blackStart}
-        y={-KEYBOARD.blackHeight}
-        width={KEYBOARD.whiteLength - KEYBOARD.blackStart}
-        height={KEYBOARD.blackHeight}
-        fill="var(--key-black)"
-      />
-      <line
-        x1={KEYBOARD.whiteLength}
-        x2={KEYBOARD.whiteLength}
-        y1={TOP + 20}
-        y2={22}
-        stroke="var(--ink-soft)"
-        strokeWidth={1}
-      />
-      <line x1={LEFT} x2={40} y1={-LEVEL} y2={-LEVEL} stroke="var(--hairline)" strokeDasharray="3 3" />
-      {hands.map((hand) => (
-        <Profile key={hand.side} {...hand} faint={hand.side === "left" && hands.length > 1} />
-      ))}
-    </svg>
+    <>
+      {inFront && (
+        <p aria-hidden className="text-xs leading-tight whitespace-nowrap tabular-nums">
+          {inShort(inFront.moment)}
+        </p>
+      )}
+      <svg
+        viewBox={`${LEFT} ${TOP} ${RIGHT - LEFT} ${BOTTOM - TOP}`}
+        className="max-h-[min(15rem,32dvh)] w-full"
+        role="img"
+        aria-label={`From the player’s right. ${hands.map(inWords).join(" ")}`}
+      >
+        <rect
+          x={0}
+          y={0}
+          width={KEYBOARD.whiteLength}
+          height={22}
+          fill="var(--key-white)"
+          stroke="#8c7f70"
+          strokeWidth={0.6}
+        />
+        <rect
+          x={KEYBOARD.blackStart}
+          y={-KEYBOARD.blackHeight}
+          width={KEYBOARD.whiteLength - KEYBOARD.blackStart}
+          height={KEYBOARD.blackHeight}
+          fill="var(--key-black)"
+        />
+        <line
+          x1={KEYBOARD.whiteLength}
+          x2={KEYBOARD.whiteLength}
+          y1={TOP + 14}
+          y2={22}
+          stroke="var(--ink-soft)"
+          strokeWidth={1}
+        />
+        <line x1={LEFT} x2={40} y1={-LEVEL} y2={-LEVEL} stroke="var(--hairline)" strokeDasharray="3 3" />
+        {hands.map((hand) => (
+          <Profile key={hand.side} {...hand} faint={hand !== inFront} />
+        ))}
+      </svg>
+    </>
   );
 }
 
@@ -88,7 +98,7 @@ function Profile({
             {playing && (
               <text
                 x={end.x}
-                y={end.y + 17}
+                y={DIGITS}
                 fontSize={12}
                 fontWeight={700}
                 textAnchor="middle"
@@ -107,11 +117,6 @@ function Profile({
         <line x1={-14} x2={14} y1={0} y2={0} strokeWidth={1.6} />
         <line x1={14} x2={14} y1={0} y2={-4} strokeWidth={1.2} />
       </g>
-      {!faint && (
-        <text x={LEFT + 4} y={TOP + 12} fontSize={11} fill="var(--ink)" stroke="none" fontFamily="var(--font-sans)">
-          {`wrist ${signed(height)} mm, turn ${Math.abs(Math.round(supination))}° to the ${supination < 0 ? "thumb" : "little finger"}`}
-        </text>
-      )}
     </g>
   );
 }
@@ -119,6 +124,10 @@ function Profile({
 function signed(value: number): string {
   const whole = Math.round(value);
   return whole < 0 ? `−${-whole}` : `+${whole}`;
+}
+
+function inShort({ height, supination }: HandMoment): string {
+  return `wrist ${signed(height)} mm, turn ${Math.abs(Math.round(supination))}° to ${supination < 0 ? "the thumb" : "finger 5"}`;
 }
 
 function inWords({ side, moment: { height, supination } }: SeenFromSide): string {
