@@ -8,7 +8,7 @@ export function meanOf(values: readonly number[]): number {
 /** The middle one, or the mean of the middle two; 0 of none. */
 export function medianOf(values: readonly number[]): number {
   if (values.length === 0) return 0;
-  const sorted = [...values].sort((a, b) => a - b);
+  const sorted = Float64Array.from(values).sort();
   const half = sorted.length >> 1;
   return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
 }

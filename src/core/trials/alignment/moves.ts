@@ -119,8 +119,15 @@ function within({ onsets, keys }: Reader, from: Standing, j: number, most: Room,
     if ((from.struck >> note) & 1 || wrong + spread > most.open) continue;
     const { owed, begins } = from;
     const isFirstRight = wrong === 0 && !from.isRight;
-    const [since, isRight] = [isFirstRight ? j : from.since, isFirstRight || from.isRight];
-    const to = { onset: from.onset, struck: from.struck | (1 << note), owed, begins, since, isRight };
+    const since = isFirstRight ? j : from.since;
+    const to = {
+      onset: from.onset,
+      struck: from.struck | (1 << note),
+      owed,
+      begins,
+      since,
+      isRight: isFirstRight || from.isRight,
+    };
     take(to, spread + wrong, note, 0);
   }
 }
@@ -175,7 +182,7 @@ function timeCost({ onsets, keys, quarterMs, timeFree }: Reader, from: Standing,
 }
 
 function bitsIn(set: number): number {
-  let [count, left] = [0, set];
-  for (; left !== 0; left &= left - 1) count++;
+  let count = 0;
+  for (let left = set; left !== 0; left &= left - 1) count++;
   return count;
 }

@@ -43,7 +43,8 @@ export class Places {
   /** Whether they have no place in common. */
   isApart(other: Places): boolean {
     if (this.size === 0 || other.size === 0 || this.last < other.first || other.last < this.first) return true;
-    const [few, many] = this.size < other.size ? [this, other] : [other, this];
+    const few = this.size < other.size ? this : other;
+    const many = few === this ? other : this;
     return !few.sorted.some((place) => many.has(place + few.shift));
   }
 
@@ -81,7 +82,8 @@ export class Places {
 
   /** How many lie before a place. */
   private lowerBound(place: number): number {
-    let [low, high] = [0, this.size];
+    let low = 0;
+    let high = this.size;
     while (low < high) {
       const middle = (low + high) >> 1;
       if (this.sorted[middle]! + this.shift < place) low = middle + 1;
