@@ -21,9 +21,9 @@ export function musicOf(onsets: readonly OnsetExpected[], ahead: ArrayLike<numbe
   return { ahead, asking: new AskingByKey(onsets, ahead) };
 }
 
-/** By doubling: the music of 2n onsets is that of n, and of n from there. In short music none is the same to the end. */
+/** By doubling: the music of 2n onsets is that of n, and of n from there. In short music hardly any is the same so far. */
 function musicAhead(onsets: readonly OnsetExpected[]): ArrayLike<number> {
-  if (onsets.length <= AHEAD) return onsets.map((_, i) => i);
+  if (onsets.length <= 2 * AHEAD) return onsets.map((_, i) => i);
   let numbers = numbered(onsets.map((onset, i) => asked(onset, onsets[i + 1])));
   for (let many = 1; many < AHEAD; many *= 2) {
     const half = numbers;

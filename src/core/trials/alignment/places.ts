@@ -5,13 +5,17 @@ export class Places {
     private readonly shift: number,
   ) {}
 
+  /** Sets of one place, which nearly all are: each made once. */
+  private static readonly ones: Places[] = [];
+
+  /** @param place of an onset; -1 before the first */
   static one(place: number): Places {
-    return new Places([place], 0);
+    return (Places.ones[place + 1] ??= new Places([place], 0));
   }
 
   /** @param sorted each once, in order */
   static of(sorted: readonly number[]): Places {
-    return new Places(sorted, 0);
+    return sorted.length === 1 ? Places.one(sorted[0]!) : new Places(sorted, 0);
   }
 
   get size(): number {
@@ -27,22 +31,25 @@ export class Places {
   }
 
   has(place: number): boolean {
+    if (this.size === 1) return this.first === place;
     const at = this.lowerBound(place);
     return at < this.size && this.sorted[at]! + this.shift === place;
   }
 
   /** Every place as many onsets on. */
   moved(onsets: number): Places {
-    return onsets === 0 ? this : new Places(this.sorted, this.shift + onsets);
+    if (onsets === 0) return this;
+    return this.size === 1 ? Places.one(this.first + onsets) : new Places(this.sorted, this.shift + onsets);
   }
 
   isSame(other: Places): boolean {
-    return this.sorted === other.sorted && this.shift === other.shift;
+    return this === other || (this.sorted === other.sorted && this.shift === other.shift);
   }
 
   /** Whether they have no place in common. */
   isApart(other: Places): boolean {
     if (this.size === 0 || other.size === 0 || this.last < other.first || other.last < this.first) return true;
+    if (this.size === 1 && other.size === 1) return this !== other;
     const few = this.size < other.size ? this : other;
     const many = few === this ? other : this;
     return !few.sorted.some((place) => many.has(place + few.shift));
@@ -77,7 +84,7 @@ export class Places {
       const isInBoth = at < other.size && other.sorted[at]! + other.shift === place;
       if (isInBoth === isWantedInBoth) sifted.push(place);
     }
-    return sifted.length === this.size ? this : new Places(sifted, 0);
+    return sifted.length === this.size ? this : Places.of(sifted);
   }
 
   /** How many lie before a place. */
