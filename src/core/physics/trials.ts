@@ -22,8 +22,9 @@ export const READING = {
   /** What is free while the player's tempo is not known yet, and when it is. */
   timeFree: 0.9,
   timeFreeKnown: 0.3,
-  /** For each 100 ms by which a note of a chord comes after its first, beyond what no hand strikes closer together. */
+  /** For each 100 ms by which a note of a chord comes after its first, beyond what is free. */
   spread: 0.2,
+  /** ms within which notes of a chord count as struck together. A choice. */
   spreadFreeMs: 30,
   spreadMost: 0.4,
   /** Onsets to either side that the player's tempo at a place is the middle one of. */

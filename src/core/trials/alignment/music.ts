@@ -1,7 +1,7 @@
 import type { OnsetExpected } from "../expected";
 import { AskingByKey } from "./asking";
 
-/** Onsets that are looked at to tell whether two places have the same music ahead: a power of two. */
+/** Onsets that are looked at to tell whether two places have the same music ahead: a power of two, well above REACH. A choice. */
 export const AHEAD = 32;
 /** Times between onsets that differ by less are the same, in quarter notes. */
 const SAME_TIME = 1e-6;
