@@ -4,8 +4,8 @@ export const READING = {
   extra: 1.15,
   /** A key that belongs to an ornament whose sign stands there: hardly anything, so that a note is read as that where it can be. */
   ornament: 0.02,
-  /** A note that comes when the next onset has begun already. */
-  late: 1,
+  /** A note that comes when the next onset has begun already: as much as a key that nothing asks for, but the note is not missed. */
+  late: 1.15,
   /** A note that is not played though the music goes past it. */
   missed: 1,
   /** A key struck in place of another: of itself, and for each semitone between them; farther off it is one missed and one extra. */

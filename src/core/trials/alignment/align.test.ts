@@ -2,10 +2,10 @@ import { seeded, type Seeded } from "../../../../tests/support/seeded";
 import { studyOfKeys } from "../../../../tests/support/studies";
 import { pitch } from "../../keyboard/pitch";
 import { READING } from "../../physics";
-import { expectedOf, type OnsetExpected } from "../expected";
+import { expectedOf, isOfOrnament, type OnsetExpected } from "../expected";
 import type { KeyStruck } from "../take";
 import { aligned } from "./align";
-import { BEFORE, begunAt, eachMove, jumpCost, type Reader, type Standing } from "./moves";
+import { BEFORE, begunAt, eachMove, endCost, jumpCost, type Reader, type Standing } from "./moves";
 import { AHEAD, musicOf } from "./music";
 
 const struck = (key: number, downMs: number): KeyStruck => ({
@@ -17,20 +17,19 @@ const struck = (key: number, downMs: number): KeyStruck => ({
 
 /** What the cheapest of all readings costs: every one is tried, none is left out early. */
 function leastOfAll(reader: Reader): number {
-  const all = { closed: Infinity, open: Infinity };
   const known = new Map<string, number>();
   const from = (standing: Standing, j: number): number => {
-    if (j === reader.keys.length) return 0;
+    if (j === reader.keys.length) return endCost(standing);
     const name = `${j} ${Object.values(standing).join(" ")}`;
     let least = known.get(name) ?? Infinity;
     if (least < Infinity) return least;
     const take = (to: Standing, cost: number): void => void (least = Math.min(least, cost + from(to, j + 1)));
-    eachMove(reader, standing, j, all, take);
-    reader.onsets.forEach(({ notes }, onset) =>
-      notes.forEach(({ key }, note) => {
-        if (key === reader.keys[j]!.key) take(begunAt(onset, note, j), jumpCost(reader, j));
-      }),
-    );
+    eachMove(reader, standing, j, Infinity, take);
+    reader.onsets.forEach((here, onset) => {
+      const begin = (note: number): void => take(begunAt(onset, note, j), jumpCost(reader, j));
+      here.notes.forEach(({ key }, note) => key === reader.keys[j]!.key && begin(note));
+      if (isOfOrnament(here, reader.keys[j]!.key)) begin(-1);
+    });
     known.set(name, least);
     return least;
   };
@@ -110,6 +109,31 @@ describe("the cheapest reading of a take", () => {
       const reader: Reader = { onsets, keys: played, quarterMs: played.map(() => 625), timeFree };
       expect(aligned(reader).cost).toBeCloseTo(leastOfAll(reader), 9);
     }
+  });
+
+  it("costs as little where ornaments may move, and where the reading begins anew in the middle of one", () => {
+    const random = seeded(313);
+    let ornaments = 0;
+    for (let trial = 0; trial < 250; trial++) {
+      const onsets = randomMusic(random, random.whole(3, 5)).map((onset) =>
+        random.chance(0.35) ? { ...onset, ornamented: [onset.notes[0]!.key] } : onset,
+      );
+      const keys: KeyStruck[] = [];
+      let ms = 0;
+      const order = random.chance(0.5) ? onsets : [...onsets.slice(0, 2), ...onsets.slice(random.whole(0, 3))];
+      for (const { notes, ornamented } of order) {
+        if (random.chance(0.15)) continue;
+        for (const { key } of notes) keys.push(struck(key + (random.chance(0.15) ? 1 : 0), (ms += 20)));
+        for (let more = ornamented ? random.whole(0, 5) : 0; more > 0; more--, ornaments++)
+          keys.push(struck(notes[0]!.key + random.pick([1, 2, -1, 0]), (ms += 60)));
+        ms += random.pick([150, 300, 700]);
+      }
+      const played = keys.slice(0, 11);
+      if (played.length === 0) continue;
+      const reader = { onsets, keys: played, quarterMs: played.map(() => 625), timeFree: READING.timeFreeKnown };
+      expect(aligned(reader).cost).toBeCloseTo(leastOfAll(reader), 9);
+    }
+    expect(ornaments).toBeGreaterThan(300);
   });
 
   it("is the same whether places with the same music ahead are looked at together or each for itself", () => {

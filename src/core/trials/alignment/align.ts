@@ -1,7 +1,7 @@
 import { READING } from "../../physics";
 import { REACH, type Asking } from "./asking";
 import { Kept } from "./kept";
-import { BEFORE, begunAt, eachMove, jumpCost, type Meant, type Reader } from "./moves";
+import { BEFORE, begunAt, eachMove, endCost, jumpCost, type Meant, type Reader } from "./moves";
 import { AHEAD, musicOf, type Music } from "./music";
 import { Places } from "./places";
 import { EQUAL, JUMPS, partsOf, type Reached } from "./reached";
@@ -40,14 +40,17 @@ export function aligned(reader: Reader, music: Music = musicOf(reader.onsets)): 
     aside = jumpAnywhere(reader, parted, j, kept, music);
     now = kept.all();
   });
-  return { ...readBack(now, reader.keys.length), cost: now[0]!.cost };
+  const ended = now
+    .map((reached) => ({ ...reached, cost: reached.cost + endCost(reached.standing) }))
+    .sort((a, b) => a.cost - b.cost);
+  return { ...readBack(ended, reader.keys.length), cost: ended[0]!.cost };
 }
 
 /** Every way to read the next key from where a reading stands. */
 function goOn(reader: Reader, now: readonly Reached[], j: number, kept: Kept): void {
   for (const from of now)
     eachMove(reader, from.standing, j, kept.roomFrom(from.cost), (to, cost, note, back) => {
-      if (!kept.isWanted(to, from.cost + cost)) return;
+      if (!kept.isWanted(from.cost + cost)) return;
       const advance = to.onset - from.standing.onset;
       const step = { from, places: from.places.moved(advance), advance, note, back };
       kept.take(to, from.cost + cost, step, from.ahead - advance);
@@ -66,9 +69,9 @@ interface Jump {
 
 /** Of a jump's places that were set aside, those that may win when it is known what the next key costs elsewhere. */
 function stillWanted({ cost, all, soon }: Jump, kept: Kept): readonly Asking[] {
-  const { closed, open } = kept.roomFrom(cost);
-  if (READING.extra > open) return [];
-  return all.filter((one) => READING.extra <= (one.isByChord ? open : closed) && !soon.includes(one));
+  if (READING.extra > kept.roomFrom(cost)) return [];
+  const known = new Set(soon);
+  return all.filter((one) => !known.has(one));
 }
 
 /**
@@ -84,8 +87,9 @@ function jumpAnywhere(reader: Reader, now: readonly Reached[], j: number, kept: 
   const soon = next ? (byNext.get(next.key) ?? []) : all;
   const froms = now.filter((from) => from.cost <= before + EQUAL);
   const jump = { froms, cost: before + jumpCost(reader, j), j, all, soon };
-  for (const { standing, cost, by, ahead } of jumped(jump, soon))
-    if (kept.isWanted(standing, cost)) for (const step of by) kept.take(standing, cost, step, ahead);
+  if (kept.isWanted(jump.cost))
+    for (const { standing, cost, by, ahead } of jumped(jump, soon))
+      for (const step of by) kept.take(standing, cost, step, ahead);
   return jump;
 }
 

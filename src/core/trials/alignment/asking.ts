@@ -1,16 +1,16 @@
+import type { Pitch } from "../../keyboard/pitch";
 import { READING } from "../../physics";
-import { keysOfOrnament, type OnsetExpected } from "../expected";
+import { isOfOrnament, keysOfOrnament, type OnsetExpected } from "../expected";
 import { Places } from "./places";
 
 /** Onsets that a reading may look ahead at with one key: to the next, and past as many as it may miss for less than a jump. */
 export const REACH = Math.floor(READING.jump / READING.missed) + 1;
 
-/** The places with the same music ahead that ask for a key with the same note of their onset. */
+/** The places with the same music ahead that ask for a key with the same note of their onset, or with its ornament. */
 export interface Asking {
+  /** Place of the note in its onset; -1 for the ornament. */
   readonly note: number;
   readonly places: Places;
-  /** Whether a chord comes so soon that the next key may leave a reading in the middle of one. */
-  readonly isByChord: boolean;
 }
 
 /** All that ask for one key. */
@@ -30,27 +30,28 @@ export class AskingByKey {
     private readonly ahead: ArrayLike<number>,
   ) {}
 
-  of(key: number): AskingForKey {
+  of(key: Pitch): AskingForKey {
     const known = this.found.get(key);
     if (known) return known;
     const all = this.allFor(key);
     const byNext = new Map<number, Asking[]>();
     for (const asking of all)
-      for (const next of readCheaply(this.onsets, asking.places.first, asking.note)) put(byNext, next, []).push(asking);
+      eachReadCheaply(this.onsets, asking.places.first, asking.note, (next) => {
+        const known = put(byNext, next, []);
+        if (known.at(-1) !== asking) known.push(asking);
+      });
     return put(this.found, key, { all, byNext });
   }
 
-  private allFor(key: number): readonly Asking[] {
+  private allFor(key: Pitch): readonly Asking[] {
     const same = new Map<string, [note: number, places: number[]]>();
-    this.onsets.forEach(({ notes }, onset) =>
-      notes.forEach((asked, note) => {
-        if (asked.key === key) put(same, `${this.ahead[onset]}/${note}`, [note, []])[1].push(onset);
-      }),
-    );
-    return [...same.values()].map(([note, places]) => {
-      const soon = this.onsets.slice(places[0]!, places[0]! + REACH + 1);
-      return { note, places: Places.of(places), isByChord: soon.some(({ notes }) => notes.length > 1) };
+    const asks = (onset: number, note: number): void =>
+      void put(same, `${this.ahead[onset]}/${note}`, [note, []])[1].push(onset);
+    this.onsets.forEach((here, onset) => {
+      here.notes.forEach((asked, note) => asked.key === key && asks(onset, note));
+      if (isOfOrnament(here, key)) asks(onset, -1);
     });
+    return [...same.values()].map(([note, places]) => ({ note, places: Places.of(places) }));
   }
 }
 
@@ -58,11 +59,17 @@ export class AskingByKey {
  * The keys that cost less than one that nothing asks for, right after a note with which a reading begins: those of its own
  * onset, of its ornament, of the next onset, and of the one after it where that leaves out one note only.
  */
-function readCheaply(onsets: readonly OnsetExpected[], onset: number, note: number): ReadonlySet<number> {
+function eachReadCheaply(
+  onsets: readonly OnsetExpected[],
+  onset: number,
+  note: number,
+  take: (key: number) => void,
+): void {
   const [here, next, second] = [onsets[onset]!, onsets[onset + 1], onsets[onset + 2]];
-  const beside = here.notes.filter((_, other) => other !== note);
-  const after = [...(next?.notes ?? []), ...((next?.notes.length === 1 && second?.notes) || [])];
-  return new Set([...[...beside, ...after].map(({ key }) => key as number), ...keysOfOrnament(here)]);
+  here.notes.forEach(({ key }, other) => other !== note && take(key));
+  next?.notes.forEach(({ key }) => take(key));
+  if (next?.notes.length === 1) second?.notes.forEach(({ key }) => take(key));
+  for (const key of keysOfOrnament(here)) take(key);
 }
 
 /** What a map has under a key, which is put there where there is nothing yet. */

@@ -1,10 +1,7 @@
 import { READING } from "../../physics";
 import { AHEAD } from "./music";
-import { isOpen, mostGained, type Reader, type Room, type Standing } from "./moves";
+import { mostGained, type Reader, type Standing } from "./moves";
 import { atFirst, EQUAL, type Reached, type Step } from "./reached";
-
-/** By how much the time of an onset may yet make a reading cheaper that is in the middle of a chord. */
-const SLACK = READING.timeMost + READING.spreadMost;
 
 type Growing = { -readonly [P in keyof Reached]: Reached[P] } & { by: Step[] };
 
@@ -19,15 +16,13 @@ export class Kept {
   ) {}
 
   /** What a way on may cost from a standing that has cost so much. */
-  roomFrom(cost: number): Room {
-    const most = this.least + READING.jump - cost;
-    return { closed: most - 2 * EQUAL, open: most + SLACK };
+  roomFrom(cost: number): number {
+    return this.least + READING.jump - cost - 2 * EQUAL;
   }
 
-  /** Whether a standing reached at a cost can still win, as far as is known. */
-  isWanted(standing: Standing, cost: number): boolean {
-    const dearer = cost - this.least - READING.jump;
-    return dearer <= -2 * EQUAL || (dearer <= SLACK && isOpen(this.reader.onsets, standing));
+  /** Whether what was reached at a cost can still win, as far as is known. */
+  isWanted(cost: number): boolean {
+    return this.roomFrom(cost) >= 0;
   }
 
   /** Takes a way to a standing that is wanted, at each of its step's places unless that was reached for less. */
@@ -58,8 +53,8 @@ export class Kept {
     for (const beside of this.byMusic.values()) {
       if (beside.length > 1) beside.sort((a, b) => a.cost - b.cost);
       beside.forEach((reached, i) => {
-        if (!this.isWanted(reached.standing, reached.cost)) return;
-        for (let j = 0; j < i; j++)
+        if (!this.isWanted(reached.cost)) return;
+        for (let j = 0; j < i && reached.places.size > 0; j++)
           if (this.isOutdone(reached, beside[j]!)) reached.places = reached.places.without(beside[j]!.places);
         if (reached.places.size > 0) kept.push(atFirst(reached));
       });

@@ -47,19 +47,14 @@ export type Taking = (to: Standing, cost: number, note: number, back: number) =>
 
 export const BEFORE: Standing = { onset: -1, struck: 0, owed: 0, begins: true, since: -1, isRight: false };
 
-/** What a way may cost to be wanted: to where all notes of an onset are struck, and to where some are not. */
-export interface Room {
-  readonly closed: number;
-  readonly open: number;
-}
-
 /**
  * Every way to read the next key but to jump with it.
  * @param j place of the key
+ * @param most what a way may cost to be wanted
  */
-export function eachMove(reader: Reader, from: Standing, j: number, most: Room, take: Taking): void {
+export function eachMove(reader: Reader, from: Standing, j: number, most: number, take: Taking): void {
   const surplus = surplusCost(reader, from, j);
-  if (surplus <= (isOpen(reader.onsets, from) ? most.open : most.closed)) take(from, surplus, -1, 0);
+  if (surplus <= most) take(from, surplus, -1, 0);
   if (from.onset >= 0) within(reader, from, j, most, take);
   if (from.owed !== 0) late(reader, from, j, take);
   onward(reader, from, j, most, take);
@@ -71,9 +66,10 @@ function surplusCost({ onsets, keys }: Reader, { onset }: Standing, j: number): 
   return isOfOrnament(here, keys[j]!.key) ? READING.ornament : READING.extra;
 }
 
-/** Where a reading stands that begins anew with a key, at a note that asks for it. */
+/** Where a reading stands that begins anew with a key, at a note that asks for it; -1 for the onset's ornament. */
 export function begunAt(onset: number, note: number, j: number): Standing {
-  return { onset, struck: 1 << note, owed: 0, begins: true, since: j, isRight: true };
+  const isRight = note >= 0;
+  return { onset, struck: isRight ? 1 << note : 0, owed: 0, begins: true, since: j, isRight };
 }
 
 /** What it costs to begin anew with a key. */
@@ -82,9 +78,9 @@ export function jumpCost({ keys }: Reader, j: number): number {
   return isPaused ? READING.jumpAfterPause : READING.jump;
 }
 
-/** Whether it may yet be made cheaper by notes of onsets that have begun. */
-export function isOpen(onsets: readonly OnsetExpected[], standing: Standing): boolean {
-  return standing.owed !== 0 || unstruck(onsets, standing) !== 0;
+/** What is missed where the take ends: notes of an onset that the music has gone past. Where it stands it may stop. */
+export function endCost({ owed }: Standing): number {
+  return READING.missed * bitsIn(owed);
 }
 
 /**
@@ -93,13 +89,13 @@ export function isOpen(onsets: readonly OnsetExpected[], standing: Standing): bo
  */
 export function mostGained(onsets: readonly OnsetExpected[], standing: Standing, other: Standing): number {
   const toStrike = bitsIn(other.struck & ~standing.struck) * READING.extra;
-  const toCatchUp = bitsIn(standing.owed & ~other.owed) * (READING.extra - READING.late);
   const missed = bitsIn(standing.struck & ~other.struck) + bitsIn(other.owed & ~standing.owed);
   const left = bitsIn(unstruck(onsets, other));
   const spared = standing.begins && !other.begins ? left * READING.missed : 0;
   const isSince = standing.since === other.since && standing.isRight && other.isRight;
-  const inTime = isSince ? 0 : READING.timeMost + left * READING.spreadMost;
-  return toStrike + toCatchUp + missed * READING.missed + spared + inTime;
+  const inTime = isSince ? 0 : left * READING.spreadMost;
+  const onward = isSince && standing.begins === other.begins ? 0 : READING.timeMost;
+  return toStrike + missed * READING.missed + spared + inTime + onward;
 }
 
 /** Notes of its onset that have not been struck. */
@@ -109,14 +105,14 @@ function unstruck(onsets: readonly OnsetExpected[], { onset, struck }: Standing)
 }
 
 /** Another note of the onset that the reading is at. */
-function within({ onsets, keys }: Reader, from: Standing, j: number, most: Room, take: Taking): void {
+function within({ onsets, keys }: Reader, from: Standing, j: number, most: number, take: Taking): void {
   const { notes } = onsets[from.onset]!;
   if (notes.length === 1) return;
   const after = Math.max(0, keys[j]!.downMs - keys[from.since]!.downMs - READING.spreadFreeMs);
   const spread = Math.min(READING.spreadMost, (READING.spread * after) / 100);
   for (let note = 0; note < notes.length; note++) {
     const wrong = wrongCost(keys[j]!.key - notes[note]!.key);
-    if ((from.struck >> note) & 1 || wrong + spread > most.open) continue;
+    if ((from.struck >> note) & 1 || wrong + spread > most) continue;
     const { owed, begins } = from;
     const isFirstRight = wrong === 0 && !from.isRight;
     const since = isFirstRight ? j : from.since;
@@ -142,20 +138,19 @@ function late({ onsets, keys }: Reader, from: Standing, j: number, take: Taking)
 }
 
 /** The next onset, or one after it, as far on as missing what lies between costs less than to jump there. */
-function onward(reader: Reader, from: Standing, j: number, most: Room, take: Taking): void {
+function onward(reader: Reader, from: Standing, j: number, most: number, take: Taking): void {
   const { onsets, keys } = reader;
   const open = from.begins ? 0 : unstruck(onsets, from);
-  const furthest = Math.min(most.open, READING.jump);
+  const furthest = Math.min(most, READING.jump);
   let missed = READING.missed * bitsIn(from.owed);
   for (let onset = from.onset + 1; onset < onsets.length && missed <= furthest; onset++) {
     const { notes } = onsets[onset]!;
-    const room = notes.length === 1 && open === 0 ? most.closed : most.open;
     let time = -1;
     for (let note = 0; note < notes.length; note++) {
       const wrong = wrongCost(keys[j]!.key - notes[note]!.key);
-      if (missed + wrong > room) continue;
+      if (missed + wrong > most) continue;
       if (time < 0) time = timeCost(reader, from, onset, j);
-      if (missed + wrong + time > room) continue;
+      if (missed + wrong + time > most) continue;
       const owed = onset === from.onset + 1 ? open : 0;
       const to = { onset, struck: 1 << note, owed, begins: false, since: j, isRight: wrong === 0 };
       take(to, missed + wrong + time, note, 0);
@@ -172,9 +167,9 @@ function wrongCost(semitones: number): number {
   return off > READING.wrongMost ? Infinity : READING.wrong + READING.wrongPerSemitone * off;
 }
 
-/** What the time since the onset before costs, against the player's tempo there. */
+/** What the time since the onset before costs, against the player's tempo there; nothing where a run has only just begun. */
 function timeCost({ onsets, keys, quarterMs, timeFree }: Reader, from: Standing, onset: number, j: number): number {
-  if (from.onset < 0) return 0;
+  if (from.begins) return 0;
   const quarters = onsets[onset]!.at - onsets[from.onset]!.at;
   const played = Math.max(1, keys[j]!.downMs - keys[from.since]!.downMs);
   const off = Math.abs(Math.log(played / Math.max(1, quarters * quarterMs[j]!)));

@@ -1,4 +1,5 @@
 import { studyOfKeys } from "../../../../tests/support/studies";
+import { pitch } from "../../keyboard/pitch";
 import { expectedOf, type OnsetExpected } from "../expected";
 import { AHEAD, musicOf } from "./music";
 
@@ -30,7 +31,7 @@ describe("what lies ahead in the music", () => {
   it("has every note that asks for a key, once", () => {
     const { asking } = musicOf(onsets);
     const asked = [...new Set(bar.flat())].flatMap((key) =>
-      asking.of(key).all.flatMap(({ note, places }) => {
+      asking.of(pitch(key)).all.flatMap(({ note, places }) => {
         const found: string[] = [];
         places.forEach((place) => found.push(`${place} ${note} ${key}`));
         return found;
@@ -38,6 +39,6 @@ describe("what lies ahead in the music", () => {
     );
     const wanted = onsets.flatMap(({ notes }, place) => notes.map(({ key }, note) => `${place} ${note} ${key}`));
     expect(asked.sort()).toEqual(wanted.sort());
-    expect(asking.of(61).all).toEqual([]);
+    expect(asking.of(pitch(61)).all).toEqual([]);
   });
 });

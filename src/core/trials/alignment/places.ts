@@ -66,9 +66,16 @@ export class Places {
 
   with(other: Places): Places {
     if (this.isSame(other)) return this;
-    const all = new Set<number>();
-    for (const places of [this, other]) places.forEach((place) => all.add(place));
-    return Places.of([...all].sort((a, b) => a - b));
+    const all: number[] = [];
+    let at = 0;
+    this.forEach((place) => {
+      for (; at < other.size && other.sorted[at]! + other.shift < place; at++)
+        all.push(other.sorted[at]! + other.shift);
+      if (at < other.size && other.sorted[at]! + other.shift === place) at++;
+      all.push(place);
+    });
+    for (; at < other.size; at++) all.push(other.sorted[at]! + other.shift);
+    return all.length === this.size ? this : Places.of(all);
   }
 
   forEach(take: (place: number) => void): void {

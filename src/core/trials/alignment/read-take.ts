@@ -92,10 +92,12 @@ function surplus(keys: readonly KeyStruck[], meant: readonly Meant[], j: number)
   return keys.some(isBeside) ? "neighbour" : "added";
 }
 
-/** Place of the last onset that was reached before a key; the first where none was. */
+/** Place of the last onset that was reached before a key; of the first after it where the reading has begun since. */
 function onsetBefore(meant: readonly Meant[], j: number): number {
-  for (let i = j; i >= 0; i--) if (meant[i]!.onset >= 0) return meant[i]!.onset;
-  return Math.max(0, meant.find(({ onset }) => onset >= 0)?.onset ?? 0);
+  let i = j;
+  while (i >= 0 && meant[i]!.onset < 0 && !meant[i]!.jumps) i--;
+  if (i >= 0 && meant[i]!.onset >= 0) return meant[i]!.onset;
+  return meant.slice(Math.max(0, i)).find(({ onset }) => onset >= 0)?.onset ?? 0;
 }
 
 function runsOf(onsets: readonly OnsetExpected[], meant: readonly Meant[]): readonly Run[] {
