@@ -33,16 +33,18 @@ export function openingStrain({ hand, weights, now }: Moment, from: Press, to: P
 
 /**
  * Strain of closing a pair from one note to the next with the fingers in their order: a share of the curve of openings
- * mirrored, more the faster it goes; no more than the hand's moving costs, for it may move instead. The thumb crossing another finger is a pass, other fingers crossing a crossing,
- * and a key given from one finger to another needs no closing. The mirroring is a choice: no source prices adduction.
+ * mirrored, more the faster it goes; no more than the hand's moving costs, for it may move instead, all the way between the
+ * two. The thumb crossing another finger is a pass, other fingers crossing a crossing, and a key given from one finger to
+ * another needs no closing. The mirroring is a choice: no source prices adduction.
  */
 export function crowdingStrain(moment: Moment, from: Press, to: Press): number {
   const limits = limitsOf(moment.hand, from.finger, to.finger);
   const distance = apart(from, to);
   if (distance >= limits.leastRelaxed || distance <= 0) return 0;
-  const { crowding, tangle, position, carry } = moment.weights;
+  const { crowding, tangle, position, carry, carryAtOnce } = moment.weights;
   const squeezed = crowding * Math.min(COMFORT, strainOfClosing(distance, limits)) * (1 + tangle * haste(moment));
-  return Math.min(squeezed, (position + carry * (limits.leastRelaxed - distance)) * pace(moment.now.onset.gap));
+  const moved = position + carryAtOnce * carry * (limits.leastRelaxed - distance);
+  return Math.min(squeezed, moved * pace(moment.now.onset.gap));
 }
 
 /**

@@ -24,8 +24,9 @@ export interface Weights {
   readonly lineBroken: number;
   readonly carriedAcross: number;
   readonly carriedByPedal: number;
-  /** Strain per mm that the hand is carried, in the usual time. */
+  /** Strain per mm that the hand is carried, in the usual time; times as much where it goes between two notes that it binds. */
   readonly carry: number;
+  readonly carryAtOnce: number;
   /** Strain per ms by which the time for carrying falls short. */
   readonly shortfall: number;
   /** Strain of a change of position, in the usual time. */
@@ -108,6 +109,7 @@ export const WEIGHTS: Weights = {
   carriedAcross: 8,
   carriedByPedal: 12,
   carry: 0.0882,
+  carryAtOnce: 3,
   shortfall: 0.434,
   position: 8.11,
   positionBeforePass: 0.912,
