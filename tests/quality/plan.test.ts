@@ -123,10 +123,10 @@ describe("the path", () => {
   });
 
   it.each(LADDER.map(({ passage }) => [passage.name, passage] as const))(
-    "is at most a tenth longer than the shortest at ease, and a little to settle: %s",
+    "is at most a tenth longer than the shortest at ease, and 10 mm to settle: %s",
     (_, passage) => {
       const { length, shortest } = measured(passage);
-      expect(length).toBeLessThan(1.1 * shortest + 30);
+      expect(length).toBeLessThan(1.1 * shortest + 10);
     },
   );
 
