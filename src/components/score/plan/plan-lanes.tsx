@@ -61,6 +61,7 @@ function Row({ places, lane, name, series, two, selected, onSelect }: RowProps) 
     return place ? [{ ...p, x: place.x }] : [];
   });
   if (shown.length === 0) return null;
+  const atEnd = shown.filter(({ x }) => x > places.width - FIGURE.width).map(({ value }) => y(value));
   const path =
     lane.id === "shape"
       ? steps(shown.map((p) => ({ x: p.x, y: y(p.value) })))
@@ -76,7 +77,7 @@ function Row({ places, lane, name, series, two, selected, onSelect }: RowProps) 
     >
       <line x1={0} x2={places.width} y1={y(0)} y2={y(0)} stroke="var(--hairline)" />
       {limits.map((limit) => (
-        <Limit key={limit.words} {...limit} y={y(limit.at)} width={places.width} />
+        <Limit key={limit.words} {...limit} y={y(limit.at)} width={places.width} beside={atEnd} />
       ))}
       {(["least", "most"] as const).map((end) => (
         <path
@@ -171,14 +172,29 @@ function nameOf({ words }: { readonly words: string }): string {
 /** Limits are dotted, whatever they limit. */
 const LIMIT_LOOK = { stroke: "var(--ink-soft)", strokeWidth: 0.8, strokeDasharray: "1 3.5" };
 
-/** A limit of the player with its figure at the end of the line, where no note stands. */
-function Limit({ figure, words, y, width }: LaneLimit & { readonly y: number; readonly width: number }) {
+/** px that a limit's figure takes, and how far a point keeps from it. */
+const FIGURE = { width: 34, height: 8, clear: 3 };
+
+interface LimitProps extends LaneLimit {
+  readonly y: number;
+  readonly width: number;
+  /** Where the points lie that have its figure beside them. */
+  readonly beside: readonly number[];
+}
+
+/** A limit of the player with its figure at the end of the line: under or over it, wherever no point lies. */
+function Limit({ figure, words, y, width, beside }: LimitProps) {
+  const isFree = (base: number): boolean =>
+    base <= HEIGHT &&
+    base >= FIGURE.height &&
+    beside.every((at) => at > base + FIGURE.clear || at < base - FIGURE.height - FIGURE.clear);
+  const [usual, other] = y < HEIGHT / 2 ? [y + 9, y - 3] : [y - 3, y + 9];
   return (
     <g data-limit={figure}>
       <line x1={0} x2={width} y1={y} y2={y} {...LIMIT_LOOK} />
       <text
         x={width}
-        y={y < HEIGHT / 2 ? y + 9 : y - 3}
+        y={!isFree(usual) && isFree(other) ? other : usual}
         textAnchor="end"
         fontSize={9}
         fill="var(--ink-soft)"
