@@ -16,9 +16,9 @@ export async function startClick(
   isWanted: () => boolean,
   onLeft: () => void,
 ): Promise<Pick<Playing, "setTempo" | "stop"> | null> {
-  const stage = await openStage("steady", isWanted, onLeft);
+  const stage = await openStage(isWanted, onLeft);
   if (stage === null) return null;
-  const { Tone, transport, ticks, leave } = stage;
+  const { Tone, transport, ticks, steady, leave } = stage;
   const clicker = clickerOf(Tone);
   const beginAt = (from: number): void => {
     transport.scheduleOnce((time) => {
@@ -34,6 +34,8 @@ export async function startClick(
   beginAt(0);
   transport.bpm.value = tempo();
   transport.start(Tone.now() + LEAD, 0);
+  // It begins at once, and then runs ahead.
+  steady();
   return {
     setTempo: (asked) => {
       transport.bpm.value = asked;

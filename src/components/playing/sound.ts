@@ -32,7 +32,7 @@ export async function startPlaying(
   onEnd: () => void,
   isWanted: () => boolean,
 ): Promise<Playing | null> {
-  const stage = await openStage("prompt", isWanted, onEnd);
+  const stage = await openStage(isWanted, onEnd);
   if (stage === null) return null;
   const { Tone, transport, ticks, leave } = stage;
   const room = new Tone.Filter(4200, "lowpass").toDestination();

@@ -12,6 +12,8 @@ export interface Stage {
   readonly transport: ReturnType<Sounds["getTransport"]>;
   /** A place in quarter notes, as the transport counts. */
   ticks(quarters: number): string;
+  /** From now on sounds are asked for so far ahead that none is late while the page is busy: changes are heard later for it. */
+  steady(): void;
   /** Nothing sounds any more, unless another has the loudspeaker by now. */
   leave(): void;
 }
@@ -20,26 +22,29 @@ export interface Stage {
 let onStage: { readonly left: () => void } | null = null;
 
 /** Seconds that sounds are asked for ahead: of what must answer at once, and of what must not stumble while the page is busy. */
-const AHEAD = { prompt: 0.1, steady: 0.3 } as const;
+const AHEAD = { prompt: 0.1, steady: 0.8 } as const;
+
+/** Seconds after which it is looked again what is to be asked for. */
+const LOOK_AGAIN = 0.05;
 
 /**
- * Readies the loudspeaker and ends what sounded on it. Needs a gesture of the player before it, as browsers ask.
- * @param ahead whether what sounds must answer at once, or must not stumble
+ * Readies the loudspeaker, which answers at once, and ends what sounded on it. Needs a gesture of the player before it, as
+ * browsers ask.
  * @param left told when something else takes the loudspeaker
  * @returns null where it is no longer wanted when it is ready
  */
-export async function openStage(
-  ahead: keyof typeof AHEAD,
-  isWanted: () => boolean,
-  left: () => void,
-): Promise<Stage | null> {
+export async function openStage(isWanted: () => boolean, left: () => void): Promise<Stage | null> {
   const Tone = await import("tone");
   await Tone.start();
   if (!isWanted()) return null;
   const before = onStage;
   const own = (onStage = { left });
   before?.left();
-  Tone.getContext().lookAhead = AHEAD[ahead];
+  const askAhead = (seconds: number): void => {
+    // The library looks half as often where it is told to look farther ahead, unless it is told how often.
+    Object.assign(Tone.getContext(), { lookAhead: seconds }, { updateInterval: LOOK_AGAIN });
+  };
+  askAhead(AHEAD.prompt);
   const transport = Tone.getTransport();
   transport.stop().cancel(0);
   transport.loop = false;
@@ -47,6 +52,7 @@ export async function openStage(
     Tone,
     transport,
     ticks: (quarters) => `${Math.round(quarters * transport.PPQ)}i`,
+    steady: () => askAhead(AHEAD.steady),
     leave() {
       if (onStage !== own) return;
       onStage = null;
