@@ -64,6 +64,7 @@ const SCREENS = [
 const SERVER = [
   "doors",
   "threads",
+  "engraving",
   "players",
   "belongings",
   "hands",

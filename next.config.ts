@@ -5,7 +5,7 @@ const config: NextConfig = {
   // What has not changed is not drawn again: digits must follow a key press at once.
   reactCompiler: true,
   poweredByHeader: false,
-  // It is served to the same machine or across a room: packing 12 MB for each new window takes 1.2 s, sending them less.
+  // It is served to the same machine or across a room: packing what each new window loads takes longer than sending it.
   compress: false,
   // `npm test` checks types by itself, once.
   typescript: { ignoreBuildErrors: true },

@@ -2,9 +2,9 @@ import { NextResponse, type NextRequest } from "next/server";
 import { stoppedAt } from "@/server/doors/door";
 import { ALWAYS, contentPolicy, NONCE_HEADER } from "@/server/doors/policy";
 
-/** Files that come in are not let through here, for they would be held back whole: their routes ask the door themselves. */
+/** Files and music that come in are not let through here, for they would be held back whole: their routes ask the door themselves. */
 export const config = {
-  matcher: "/((?!_next/static|_next/image|icon.svg|import$|passages/[^/]+/editions$|film/[^/]+/keep$).*)",
+  matcher: "/((?!_next/static|_next/image|icon.svg|import$|passages/[^/]+/editions$|film/[^/]+/keep$|engraving$).*)",
 };
 
 /** Every request comes by here: who may come in, from where, and what its answer may load and run. */

@@ -27,7 +27,7 @@ sources_hash() {
 THREADS=node_modules/.cache/velvet-thumb/threads.cjs
 
 build_threads() {
-  npx esbuild src/server/threads/entry.ts --bundle --platform=node --target=node20 --format=cjs --log-level=error --outfile="$THREADS" >&2
+  npx esbuild src/server/threads/entry.ts --bundle --platform=node --target=node20 --format=cjs --external:verovio --log-level=error --outfile="$THREADS" >&2
 }
 
 ensure_threads() {

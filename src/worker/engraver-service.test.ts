@@ -1,4 +1,6 @@
-import { engraverService, type Toolkit } from "./engraver-service";
+import type { Toolkit } from "@/formats/musicxml/engraving/engrave";
+import { drawHere } from "./draw";
+import { engraverService } from "./engraver-service";
 
 function toolkit(pages = 1) {
   const loaded: string[] = [];
@@ -13,7 +15,8 @@ function toolkit(pages = 1) {
     getPageCount: () => pages,
     renderToSVG: (page) => `${loaded.at(-1)} ${page} ${drawn++}`,
   };
-  return { made, loaded, drawn: () => drawn };
+  const service = engraverService(drawHere(() => Promise.resolve(made), breathe));
+  return { service, loaded, drawn: () => drawn };
 }
 
 const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
@@ -21,8 +24,7 @@ const asked = (music: string) => ({ music, width: 800, scale: 40, rows: 1 });
 
 describe("the engraver", () => {
   it("draws of many questions for one place only the newest, and each place its own", async () => {
-    const { made, loaded } = toolkit();
-    const service = engraverService(Promise.resolve(made), breathe);
+    const { service, loaded } = toolkit();
     const answers = await Promise.all([
       ...["a", "b", "c"].map((music) => service.engrave(asked(music), "page")),
       service.engrave(asked("beside"), "other"),
@@ -32,8 +34,7 @@ describe("the engraver", () => {
   });
 
   it("gives up between lines what nobody wants any more", async () => {
-    const { made, drawn } = toolkit(100);
-    const service = engraverService(Promise.resolve(made), breathe);
+    const { service, drawn } = toolkit(100);
     const answer = service.engrave(asked("long"), "page");
     for (let i = 0; i < 4; i++) await breathe();
     service.leave("page");
@@ -42,8 +43,7 @@ describe("the engraver", () => {
   });
 
   it("tells who asked that music cannot be engraved, and goes on", async () => {
-    const { made } = toolkit();
-    const service = engraverService(Promise.resolve(made), breathe);
+    const { service } = toolkit();
     await expect(service.engrave(asked("broken"), "page")).rejects.toThrow("could not be engraved");
     expect(await service.engrave(asked("whole"), "page")).toEqual(["whole 1 0"]);
   });

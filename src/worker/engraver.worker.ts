@@ -1,29 +1,18 @@
 import { expose } from "comlink";
-import { VerovioToolkit } from "verovio/esm";
-import createModule from "verovio/wasm";
 import { breathe } from "./breathe";
+import { onceStarted } from "@/formats/musicxml/engraving/start-engraver";
+import { drawHere, drawSomehow, drawThere } from "./draw";
 import { engraverService } from "./engraver-service";
-import { WARM_UP, WARM_UP_ASKED } from "./warm-up";
 
-/** Starts once, early: the first engraving waits for it. */
-const ready = createModule().then((module) => new VerovioToolkit(module));
+/** ms after which the engraver of this window is started ahead, for when the server does not answer. */
+const AHEAD = 20_000;
 
-/** ms without anything asked, after which music for nobody is engraved: the engraver's first drawing takes longest. */
-const IDLE = 250;
+/** ms from one look for the server to the next. */
+const AGAIN = 1000;
 
-const service = engraverService(ready, breathe);
-const state = { isAsked: false };
+const started = onceStarted();
+const wait = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, AGAIN));
 
-expose({
-  ...service,
-  engrave(...asked: Parameters<typeof service.engrave>) {
-    state.isAsked = true;
-    return service.engrave(...asked);
-  },
-});
+expose(engraverService(drawSomehow(drawThere, drawHere(started, breathe), wait)));
 
-void ready.then(() =>
-  setTimeout(() => {
-    if (!state.isAsked) void service.engraveEntry(WARM_UP, WARM_UP_ASKED, "nobody");
-  }, IDLE),
-);
+setTimeout(() => void started().catch(() => undefined), AHEAD);

@@ -7,7 +7,7 @@ export const errands: { meanwhile: ((name: TaskName) => Promise<void>) | null } 
 export async function inThread<N extends TaskName>(name: N, given: Given<N>): Promise<Done<N>> {
   await Promise.resolve();
   await errands.meanwhile?.(name);
-  const done = (TASKS[name] as (given: Given<N>) => Done<N>)(structuredClone(given));
+  const done = await (TASKS[name] as (given: Given<N>) => Done<N> | Promise<Done<N>>)(structuredClone(given));
   return structuredClone(done);
 }
 

@@ -19,8 +19,7 @@ const PLACES = [
 const SETTLED = 1500;
 
 /**
- * The way between the places. The engraver takes seconds to start, so the workers start with the first page; so does
- * the Bench, which is where most ways lead.
+ * The way between the places. The workers start with the first page; so does the Bench, which is where most ways lead.
  */
 export function Places({ players, now }: { players: readonly Seated[]; now: Seated | null }) {
   const path = usePathname();

@@ -19,12 +19,8 @@ export const LARGEST_ARCHIVE = 512 * 1024 * 1024;
  * @param most bytes that it may have
  */
 export async function uploaded(request: Request, most: number = LARGEST_FILE): Promise<Uploaded> {
-  const stopped = await stoppedAt(request);
-  if (stopped) {
-    const closed = "The door is closed: say the passphrase first.";
-    const [message, status] = stopped.kind === "refused" ? [stopped.message, stopped.status] : [closed, 401];
-    return { ok: false, refusal: refused(message, status) };
-  }
+  const atTheDoor = await refusedAtTheDoor(request);
+  if (atTheDoor) return { ok: false, refusal: atTheDoor };
   const type = request.headers.get("content-type") ?? "";
   if (!request.body || !type.startsWith("multipart/form-data")) return { ok: false, refusal: refused(NONE, 400) };
   const body = Readable.fromWeb(request.body as Parameters<typeof Readable.fromWeb>[0]);
@@ -89,6 +85,14 @@ function fileIn(body: Readable, type: string, most: number): Promise<FileFound> 
     body.on("error", () => done("none"));
     body.pipe(parser);
   });
+}
+
+/** The answer to who may not come in, by a route that the proxy lets through; null to who may. */
+export async function refusedAtTheDoor(request: Request): Promise<Response | null> {
+  const stopped = await stoppedAt(request);
+  if (!stopped) return null;
+  const closed = "The door is closed: say the passphrase first.";
+  return stopped.kind === "refused" ? refused(stopped.message, stopped.status) : refused(closed, 401);
 }
 
 /** A sentence that says what is wrong. */

@@ -19,20 +19,22 @@ const KEPT: ReadonlySet<TaskName> = new Set([
   ...(["pieceMusic", "passageMusic", "wholeMusic"] as const),
   ...(["exportedFile", "passageFile", "passageMidi", "takeFile"] as const),
 ]);
+/** Drawing has a thread of its own, which stays: an engraver takes seconds to start. */
+const ENGRAVING: ReadonlySet<TaskName> = new Set(["engraved", "engraverWarm"]);
 const OF_FILES: ReadonlySet<TaskName> = new Set(["readFile", "editionNotes"]);
 
-const shared = globalThis as { velvetThreads?: { readonly kept: Piscina; readonly others: Piscina } };
+const shared = globalThis as { velvetThreads?: Readonly<Record<"kept" | "engraving" | "others", Piscina>> };
 
 function threads() {
-  const pool = (maxThreads: number): Piscina =>
+  const pool = (maxThreads: number, idleTimeout = IDLE_MS): Piscina =>
     new Piscina({
       filename: CODE,
       minThreads: 0,
       maxThreads,
-      idleTimeout: IDLE_MS,
+      idleTimeout,
       resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
     });
-  return (shared.velvetThreads ??= { kept: pool(1), others: pool(2) });
+  return (shared.velvetThreads ??= { kept: pool(1), engraving: pool(1, Infinity), others: pool(2) });
 }
 
 /** An errand took more time or memory than it may. */
@@ -43,15 +45,20 @@ export class TooMuch extends Error {}
  * @throws TooMuch where it takes more time or memory than anything of the kind
  */
 export async function inThread<N extends TaskName>(name: N, given: Given<N>): Promise<Done<N>> {
-  const { kept, others } = threads();
   const errand: Errand = { name, given };
   const signal = AbortSignal.timeout(OF_FILES.has(name) ? MOST_MS_READING : MOST_MS);
   try {
-    return (await (KEPT.has(name) ? kept : others).run(errand, { signal })) as Done<N>;
+    return (await threadFor(name).run(errand, { signal })) as Done<N>;
   } catch (error) {
     if (isTooMuch(error)) throw new TooMuch(`${name} took too much.`, { cause: error });
     throw error;
   }
+}
+
+function threadFor(name: TaskName): Piscina {
+  const { kept, engraving, others } = threads();
+  if (ENGRAVING.has(name)) return engraving;
+  return KEPT.has(name) ? kept : others;
 }
 
 function isTooMuch(error: unknown): boolean {
@@ -63,5 +70,5 @@ function isTooMuch(error: unknown): boolean {
 export async function closeThreads(): Promise<void> {
   const { velvetThreads } = shared;
   delete shared.velvetThreads;
-  if (velvetThreads) await Promise.all([velvetThreads.kept.destroy(), velvetThreads.others.destroy()]);
+  if (velvetThreads) await Promise.all(Object.values(velvetThreads).map((pool) => pool.destroy()));
 }

@@ -1,3 +1,4 @@
+import { engraved, engraverWarm } from "./engraving";
 import { around, firstOptions, followed } from "./fingerings";
 import { hearFile } from "./heard";
 import { ownProposal } from "./own-figures";
@@ -20,11 +21,13 @@ export const TASKS = {
   around,
   firstOptions,
   ownProposal,
+  engraved,
+  engraverWarm,
 } as const;
 
 export type TaskName = keyof typeof TASKS;
 export type Given<N extends TaskName> = Parameters<(typeof TASKS)[N]>[0];
-export type Done<N extends TaskName> = ReturnType<(typeof TASKS)[N]>;
+export type Done<N extends TaskName> = Awaited<ReturnType<(typeof TASKS)[N]>>;
 
 /** One task with what it is given, as it goes to a thread. */
 export interface Errand {

@@ -4,6 +4,8 @@ declare module "verovio/wasm" {
 }
 
 declare module "verovio/esm" {
+  export const LOG_OFF: number;
+  export function enableLog(level: number, module: object): void;
   export class VerovioToolkit {
     constructor(module: object);
     setOptions(options: Readonly<Record<string, unknown>>): void;

@@ -1,6 +1,6 @@
 import { EMPTY_BAR, spelled, type Entry, type Item } from "@/core/entry/entry";
 import type { Base } from "@/core/entry/length";
-import type { EngravingAsked } from "./engraver";
+import type { EngravingAsked } from "./engrave";
 
 const EMPTY: Entry = { title: "", fifths: -3, time: [4, 4], tempo: 90, bars: [EMPTY_BAR] };
 
