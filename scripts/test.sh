@@ -27,21 +27,22 @@ export NEXT_TELEMETRY_DISABLED=1
 # Unit tests only compute: alone on all cores they take a fifth of what they take beside others.
 say "== unit tests"
 npx jest --selectProjects unit screen --maxWorkers 2 --json --outputFile "$RESULTS/unit.json"
-# The build and the demo's data take one core between them; what is only read takes the other.
+# What is only read is read beside all that follows; types are told when there is a build.
 say "== set-up, and beside it what is read and not run"
+BUILT="$RESULTS/built"
 (
   step lint npm run -s lint
   step layers npm run -s layers
   step dead-code npm run -s dead
+  until [ -f "$BUILT" ]; do sleep 1; done
+  step types npm run -s typecheck
 ) > "$RESULTS/read.log" 2>&1 &
 READ=$!
 ensure_build
+touch "$BUILT"
 step demo-data npx tsx scripts/prepare-database.ts --demo
 # Database tests that need the demo begin with a copy of it.
 copy_database postgres velvet_demo
-wait "$READ"
-cat "$RESULTS/read.log"
-READ=
 # The browser waits more than it computes: its tests run beside all others, on the demo's database.
 say "== browser tests, beside the others"
 (
@@ -52,7 +53,8 @@ say "== browser tests, beside the others"
 BROWSER=$!
 say "== database tests"
 npx jest --selectProjects database --maxWorkers 1 --json --outputFile "$RESULTS/database.json"
-step types npm run -s typecheck
+wait "$READ"
+cat "$RESULTS/read.log"
 wait "$BROWSER"
 cat "$RESULTS/browser.log"
 npx tsx scripts/tally.ts "$RESULTS"
