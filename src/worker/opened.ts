@@ -1,9 +1,8 @@
-import { memoriesOf } from "@/core/figures/ties";
 import type { Figure } from "@/core/figures/figure";
 import { figuresOf } from "@/core/figures/find";
 import type { Tying } from "@/core/figures/tying";
 import { tyingPrice, type TyingPrice } from "@/core/options/asked/tying-price";
-import { leaningStudy } from "@/core/options/leaning-study";
+import { leaningConditions, leaningStudy } from "@/core/options/leaning-study";
 import { leaningById } from "@/core/options/leanings";
 import type { Leaning } from "@/core/options/leanings/leaning";
 import type { Lattice } from "@/core/fingering/search/lattice";
@@ -36,8 +35,9 @@ export function openedOn(study: Study): Opened {
     by,
     figures: known,
     *pricing(tying) {
-      const { lattices } = by(leaningById("balanced"));
-      const [tied] = yield* solving(lattices, { memories: memoriesOf(study, known(), tying) }, 1);
+      const balanced = leaningById("balanced");
+      const { lattices } = by(balanced);
+      const [tied] = yield* solving(lattices, leaningConditions(study, balanced, {}, tying, known()), 1);
       const [free] = yield* solving(lattices, {}, 1);
       return tyingPrice(study, tied!, free!);
     },

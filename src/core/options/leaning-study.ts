@@ -1,6 +1,7 @@
 import { drain } from "../drain";
 import type { Figure } from "../figures/figure";
 import { figuresOf } from "../figures/find";
+import { staysOf } from "../figures/stays";
 import { memoriesOf } from "../figures/ties";
 import type { Tying } from "../figures/tying";
 import { WEIGHTS } from "../fingering/cost/weights";
@@ -31,8 +32,9 @@ export function leaningConditions(
 ): Conditions {
   if (conditions.memories !== undefined) return conditions;
   const asked = tying ?? leaning.tying ?? "alike";
-  const memories = asked === "none" ? [] : memoriesOf(study, figures ?? figuresOf(study), asked);
-  return { ...conditions, memories };
+  if (asked === "none") return { ...conditions, memories: [] };
+  const known = figures ?? figuresOf(study);
+  return { ...conditions, memories: memoriesOf(study, known, asked), stays: staysOf(study, known) };
 }
 
 /** The k best by a leaning, best first, its totals in its own weights. */

@@ -30,11 +30,11 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
   const lattices = latticesOf(study);
   const asked = leaningConditions(study, balanced, conditions);
   const [best] = yield* solving(lattices, asked, 1);
-  const [free] = yield* solving(lattices, { ...asked, memories: [] }, 1);
+  const [free] = yield* solving(lattices, { ...asked, memories: [], stays: [] }, 1);
   const first = judge(study, best!.fingering);
   const isLeast = first.strain <= judge(study, free!.fingering).strain + OFFER.equal;
   const shown = [ideasOf(study, first)];
-  const what = isLeast ? "The least strain in all." : "Little strain, and figures that return keep their fingers.";
+  const what = isLeast ? "The least strain in all." : "Little strain, and what returns keeps its fingers.";
   const offers: Offer[] = [
     {
       leaning: "balanced",

@@ -15,3 +15,14 @@ export const FIGURE = {
   /** Of so many onsets at most one may be changed. */
   onsetsAChange: 4,
 } as const;
+
+/** Where a hand stays. All choices. */
+export const STAY = {
+  /** Different keys at least and at most: as many as there are fingers. */
+  leastKeys: 2,
+  mostKeys: 5,
+  /** Strokes for each of them, on the mean, from which on they are put under the hand as a chord is. */
+  strokesAKey: 3,
+  /** Onsets within which it must have shown itself. */
+  shownWithin: 64,
+} as const;

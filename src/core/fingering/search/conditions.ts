@@ -12,6 +12,16 @@ export interface Memory {
   readonly returns: readonly { readonly note: NoteId; readonly worth: number }[];
 }
 
+/**
+ * A stretch in which the hand stays where it is: key by key the notes on it, each list in the order in which they come. No more
+ * than ten keys, and no two stays of one hand at one time.
+ */
+export interface Stay {
+  readonly keys: readonly (readonly NoteId[])[];
+  /** Strain that it may cost at most, each time, to keep a key's finger. */
+  readonly worth: number;
+}
+
 /** Fingers that are not to play a note. */
 export type RuledOut = Readonly<Record<NoteId, readonly Finger[]>>;
 
@@ -31,4 +41,6 @@ export interface Conditions {
   readonly bonds?: readonly Bond[];
   /** Worth something to the memory: they give way where keeping them strains more than that. */
   readonly memories?: readonly Memory[];
+  /** Worth something to the memory as well, wherever a key is struck again. */
+  readonly stays?: readonly Stay[];
 }

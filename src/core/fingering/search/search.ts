@@ -6,7 +6,8 @@ import type { Onset } from "../../passage/line";
 import type { Task } from "../study/task";
 import { latticeOf, type Lattice } from "./lattice";
 import type { Layer } from "./layer";
-import { waysTo, type Open, type Ways } from "./ways";
+import { stateOf, type Open, type Ways } from "./ways";
+import { waysTo } from "./ways-to";
 import { addedTo, keepsPins, keepsToAllowed, pinsOnly, type Terms } from "./terms";
 
 /** A fingering found, with the sum of its strains. */
@@ -34,7 +35,7 @@ export interface Progress {
  */
 export function* searching(lattice: Lattice, terms: Terms, k: number): Generator<Progress, readonly PathFound[]> {
   const { line } = lattice.task;
-  const backs: Int32Array[] = [];
+  const trail: Trail[] = [];
   let [ways, spare]: [Ways | null, Ways | null] = [null, null];
   for (const { index } of line.onsets) {
     const layer = lattice.layer(index);
@@ -47,15 +48,16 @@ export function* searching(lattice: Lattice, terms: Terms, k: number): Generator
     const prior = index === 0 ? null : { layer: lattice.layer(index - 1), ways: ways! };
     const shut = prior && shutSteps(terms, prior.layer, layer, line.onsets[index]!, lattice);
     const added = addedTo(terms, terms.dearer ? layer.candidates : [], line.onsets[index]!);
-    let now = waysTo(layer, { open, shut, added }, prior, k, spare);
+    const stay = terms.stays.get(index) ?? null;
+    let now = waysTo(layer, { open, shut, added, stay }, prior, k, spare);
     // Where the conditions on steps leave no way on, they give way here.
     if (shut && now.counts.every((count) => count === 0))
-      now = waysTo(layer, { open, shut: null, added }, prior, k, null);
-    backs.push(now.back);
+      now = waysTo(layer, { open, shut: null, added, stay }, prior, k, null);
+    trail.push({ back: now.back, staying: now.staying });
     [spare, ways] = [ways, now];
     yield { done: index + 1, of: line.onsets.length };
   }
-  return ways === null ? [{ total: 0, digits: new Int8Array(0) }] : trace(lattice, backs, ways, k);
+  return ways === null ? [{ total: 0, digits: new Int8Array(0) }] : trace(lattice, trail, ways, k);
 }
 
 /** The same of a task, around some pins, without stopping. */
@@ -93,23 +95,26 @@ function isFourthAndFifth(before: readonly Press[], now: readonly Press[]): bool
   return before.length === 1 && now.length === 1 && one!.finger + other!.finger === 9 && one!.finger !== other!.finger;
 }
 
-function trace(lattice: Lattice, backs: readonly Int32Array[], last: Ways, k: number): readonly PathFound[] {
+/** What is kept of the ways to a layer, to find back by. */
+type Trail = Pick<Ways, "back" | "staying">;
+
+function trace(lattice: Lattice, trail: readonly Trail[], last: Ways, k: number): readonly PathFound[] {
   const ends: { total: number; way: number }[] = [];
   last.counts.forEach((count, state) => {
     for (let way = state * k; way < state * k + count; way++) ends.push({ total: last.totals[way]!, way });
   });
   ends.sort((a, b) => a.total - b.total || a.way - b.way);
-  return ends.slice(0, k).map(({ total, way }) => ({ total, digits: digitsFrom(lattice, backs, way, k) }));
+  return ends.slice(0, k).map(({ total, way }) => ({ total, digits: digitsFrom(lattice, trail, way, k) }));
 }
 
-function digitsFrom(lattice: Lattice, backs: readonly Int32Array[], end: number, k: number): Digits {
+function digitsFrom(lattice: Lattice, trail: readonly Trail[], end: number, k: number): Digits {
   const digits = new Int8Array(lattice.task.line.strokes.length);
   let way = end;
-  for (let index = backs.length - 1; index >= 0; index--) {
+  for (let index = trail.length - 1; index >= 0; index--) {
     const layer = lattice.layer(index);
-    const by = layer.by[Math.floor(way / k)]!;
+    const by = layer.by[stateOf(trail[index]!, way, k)]!;
     for (const press of layer.candidates[by]!.struck) digits[press.stroke.index] = press.finger;
-    way = backs[index]![way]!;
+    way = trail[index]!.back[way]!;
   }
   return digits;
 }

@@ -2,6 +2,7 @@ import { isBlack } from "../../keyboard/pitch";
 import type { Line, Onset } from "../../passage/line";
 import type { Candidate, PinnedDigits } from "../frames/candidates";
 import type { Conditions } from "./conditions";
+import { staysOn, type StayAt } from "./staying";
 import type { Digits, Fingering } from "../study/fingering";
 import type { Finger } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
@@ -17,6 +18,8 @@ export interface Terms {
   readonly noFourthAndFifth: boolean;
   /** Strain added where a stroke is played by some finger, by Stroke.index and then by finger, 1 to 5; see search/bonded. */
   readonly dearer?: ReadonlyMap<number, Float64Array>;
+  /** What stays ask, by Onset.index. */
+  readonly stays: ReadonlyMap<number, StayAt>;
 }
 
 /** Pins alone. */
@@ -28,12 +31,14 @@ export function pinsOnly(pins: PinnedDigits): Terms {
     mustHold: new Uint8Array(length),
     anyMustHold: false,
     noFourthAndFifth: false,
+    stays: new Map(),
   };
 }
 
 /** A condition on any note of a unison holds for its stroke; of two pins the first named wins. */
 export function termsOf(line: Line, conditions: Conditions): Terms {
   const { pins = {}, ruledOut = {}, noThumbOnBlack = false, mustHold = [], noFourthAndFifth = false } = conditions;
+  const { stays = [] } = conditions;
   const held = new Set(mustHold);
   return {
     pins: digitsOf(line, pins),
@@ -44,6 +49,7 @@ export function termsOf(line: Line, conditions: Conditions): Terms {
     mustHold: Uint8Array.from(line.strokes, ({ notes }) => Number(notes.some((id) => held.has(id)))),
     anyMustHold: mustHold.length > 0,
     noFourthAndFifth,
+    stays: staysOn(line, stays),
   };
 }
 

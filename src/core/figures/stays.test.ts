@@ -1,0 +1,66 @@
+import { studyOfKeys } from "../../../tests/support/studies";
+import type { Study } from "../fingering/study/study";
+import { notesAsked } from "../fingering/study/study";
+import { bestLeaning } from "../options/leaning-study";
+import { balanced } from "../options/leanings/balanced";
+import { figuresOf } from "./find";
+import { staysOf } from "./stays";
+
+/** Places of the notes of each stay, key by key. */
+function found(study: Study): number[][][] {
+  const notes = notesAsked(study);
+  return staysOf(study, figuresOf(study)).map(({ keys }) => keys.map((of) => of.map((id) => notes.indexOf(id))));
+}
+
+const CHORD = [60, 67, 64, 67, 72, 64, 60, 67, 64, 72, 67, 60];
+
+describe("where the hand stays", () => {
+  it("is where few keys under one hand come again and again, key by key", () => {
+    expect(found(studyOfKeys(CHORD))).toEqual([
+      [
+        [0, 6, 11],
+        [1, 3, 7, 10],
+        [2, 5, 8],
+        [4, 9],
+      ],
+    ]);
+  });
+
+  it("begins and ends with a key that comes again: what leads in and on belongs elsewhere", () => {
+    const [stay, ...more] = found(studyOfKeys([62, ...CHORD, 65, 81]));
+    expect(more).toEqual([]);
+    expect(stay!.flat().sort((a, b) => a - b)).toEqual(CHORD.map((_, i) => i + 1));
+  });
+
+  it.each([
+    ["of more keys than fingers", [60, 62, 64, 65, 67, 69, 60, 62, 64, 65, 67, 69, 60, 62, 64, 65, 67, 69]],
+    ["that lie farther apart than the hand opens", [48, 60, 67, 48, 67, 60, 48, 60, 67, 48, 67, 60]],
+    ["that are struck twice or so", [60, 64, 62, 67, 64, 60, 62, 67]],
+    ["of one, struck again and again", Array<number>(20).fill(60)],
+    ["of a figure that is moved along", [60, 62, 64, 62, 62, 64, 65, 64, 64, 65, 67, 65, 65, 67, 69, 67]],
+  ])("is not where it strikes keys %s", (_, keys) => {
+    expect(found(studyOfKeys(keys))).toEqual([]);
+  });
+
+  it("goes on for as long as it may, and another begins after it", () => {
+    const alberti = (keys: readonly number[]): readonly number[] =>
+      [0, 2, 1, 2].map((i) => keys[i]!).concat([0, 2, 1, 2].map((i) => keys[i]!));
+    const line = [
+      ...alberti([60, 64, 67]),
+      ...alberti([60, 64, 67]),
+      ...alberti([59, 65, 68]),
+      ...alberti([59, 65, 68]),
+    ];
+    const sizes = found(studyOfKeys(line)).map((keys) => keys.flat().length);
+    expect(sizes).toEqual([16, 16]);
+  });
+
+  it("lets each key keep its finger", () => {
+    const study = studyOfKeys(CHORD);
+    const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+    const fingers = notesAsked(study).map((id) => fingering[id]);
+    for (const of of found(study)[0]!) expect(new Set(of.map((place) => fingers[place])).size).toBe(1);
+    const free = bestLeaning(study, balanced, { memories: [] }, 1)[0]!.fingering;
+    expect(notesAsked(study).map((id) => free[id])).not.toEqual(fingers);
+  });
+});

@@ -1,0 +1,90 @@
+import { note, passage } from "../../../../tests/support/passages";
+import { seeded } from "../../../../tests/support/seeded";
+import { studyOn } from "../../../../tests/support/studies";
+import { drain } from "../../drain";
+import { price } from "../cost/price";
+import { tasksOf } from "../study/study";
+import type { Task } from "../study/task";
+import type { Stay } from "./conditions";
+import { latticeOf } from "./lattice";
+import { searching } from "./search";
+import { mayChange, staysOn } from "./staying";
+import { pinsOnly } from "./terms";
+
+/** A line in which few keys come often, with one chord of two at times, and a stay over a part of it. */
+function staying(random: ReturnType<typeof seeded>, length: number): { task: Task; stay: Stay } {
+  const some = Array.from({ length: random.whole(2, 4) }, () => random.whole(58, 72));
+  const keys = Array.from({ length }, () => random.pick(some));
+  const doubled = random.chance(0.3) ? random.whole(0, 4) : -1;
+  const notes = keys.flatMap((key, i) => [
+    note(`n${i}`, key, `${i}/4`, "1/4"),
+    ...(i === doubled ? [note("d", key + 5, `${i}/4`, "1/4")] : []),
+  ]);
+  const [first, last] = [random.whole(0, 1), random.whole(length - 2, length - 1)];
+  const byKey = new Map<number, string[]>();
+  keys.slice(first, last + 1).forEach((key, i) => byKey.set(key, [...(byKey.get(key) ?? []), `n${i + first}`]));
+  const study = studyOn(passage(notes), { tempo: random.pick([60, 160]) });
+  return {
+    task: tasksOf(study)[0]!,
+    stay: { keys: [...byKey.values()] as unknown as Stay["keys"], worth: random.pick([1, 6, 20]) },
+  };
+}
+
+/** Every fingering in natural order and in reach, with the strain of a printed one and what the stay adds: cheapest first. */
+function tried({ task, stay }: ReturnType<typeof staying>): readonly number[] {
+  const { strokes, onsets } = task.line;
+  const digits = new Int8Array(strokes.length);
+  const totals: number[] = [];
+  const indexOf = new Map(strokes.map(({ notes, index }) => [notes[0]!, index]));
+  const place = (at: number): void => {
+    if (at === strokes.length) {
+      const changes = stay.keys.map((notes) => {
+        const fingers = notes.map((id) => digits[indexOf.get(id)!]!);
+        return fingers.filter((finger, i) => i > 0 && finger !== fingers[i - 1]).length;
+      });
+      totals.push(price(task, digits).total + stay.worth * changes.reduce((a, b) => a + b, 0));
+      return;
+    }
+    const lower = onsets[strokes[at]!.onset]!.struck[0]!;
+    for (let finger = 1; finger <= 5; finger++) {
+      if (lower.index !== at && digits[lower.index]! >= finger) continue;
+      digits[at] = finger;
+      const pair = [lower, strokes[at]!].map((s) => ({ finger: digits[s.index] as 1, key: s.key }));
+      if (lower.index === at || task.placements.look(pair).kind === "held") place(at + 1);
+    }
+  };
+  place(0);
+  return totals.sort((a, b) => a - b);
+}
+
+describe("a hand that stays", () => {
+  it("is fingered as cheaply as any of all fingerings, with what it is worth that keys keep their fingers, and so are the next best", () => {
+    const random = seeded(1905);
+    let changed = 0;
+    for (let trial = 0; trial < 24; trial++) {
+      const given = staying(random, trial % 4 === 0 ? 6 : 5);
+      const terms = pinsOnly(new Int8Array(given.task.line.strokes.length));
+      const stays = staysOn(given.task.line, [given.stay]);
+      const lattice = latticeOf(given.task);
+      const reference = tried(given);
+      for (const k of [1, 5]) {
+        const found = drain(searching(lattice, { ...terms, stays }, k));
+        expect(found).toHaveLength(k);
+        found.forEach(({ total }, i) => expect(Math.abs(total - reference[i]!)).toBeLessThan(1e-6));
+        expect(new Set(found.map(({ digits }) => digits.join())).size).toBe(found.length);
+      }
+      const [free] = drain(searching(lattice, terms, 1));
+      if (free!.total < reference[0]! - 1e-6) changed++;
+    }
+    // Some of them would have been fingered otherwise.
+    expect(changed).toBeGreaterThan(4);
+  });
+
+  it("may have to change a key's finger only where it has had another", () => {
+    expect(mayChange(0, 0o123)).toBe(0);
+    expect(mayChange(0o123, 0o123)).toBe(0);
+    expect(mayChange(0o103, 0o143)).toBe(0);
+    expect(mayChange(0o143, 0o103)).toBe(1);
+    expect(mayChange(0o321, 0o123)).toBe(2);
+  });
+});
