@@ -1,6 +1,9 @@
 import type { Memory } from "../fingering/search/conditions";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
+import { limitsOf } from "../hand/hand";
+import { contactOn } from "../keyboard/contact";
+import type { Pitch } from "../keyboard/pitch";
 import type { NoteId } from "../passage/note";
 import { feelsTheSame, sameness, takesSameFingers, type Figure, type FigureReturn } from "./figure";
 import type { Tying } from "./tying";
@@ -31,18 +34,25 @@ export function isTied(given: FigureReturn, tying: Tying): boolean {
   return tying === "all" ? takesSameFingers(given) : tying === "alike" && feelsTheSame(given);
 }
 
-/** Semitones from the onset before a note to its own, and on to the next; null where there is none. */
+/** Semitones from the onset before a note to its own, and on to the next. */
 interface Way {
-  readonly from: number | null;
-  readonly on: number | null;
+  readonly from: Step;
+  readonly on: Step;
 }
+
+/** Null where there is none, or it lies farther than the hand opens: the hand is set down anew there, as at a beginning. */
+type Step = number | null;
 
 function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
   const ways = new Map<NoteId, Way>();
-  for (const { line } of tasksOf(study)) {
+  for (const { line, hand, instrument } of tasksOf(study)) {
     const lows = line.onsets.map(({ struck }) => struck[0]!.key);
+    const { widestPractical } = limitsOf(hand, 1, 5);
+    const isFar = (one: Pitch, other: Pitch): boolean =>
+      Math.abs(contactOn(one, instrument).x - contactOn(other, instrument).x) > widestPractical;
     for (const { index, struck } of line.onsets) {
-      const between = (other: number): number | null => (lows[other] === undefined ? null : lows[other] - lows[index]!);
+      const between = (other: number): Step =>
+        lows[other] === undefined || isFar(lows[other], lows[index]!) ? null : lows[other] - lows[index]!;
       for (const { notes } of struck)
         for (const note of notes) ways.set(note, { from: between(index - 1), on: between(index + 1) });
     }
@@ -54,8 +64,8 @@ function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
 function goesAlike(ways: ReadonlyMap<NoteId, Way>, one: NoteId, other: NoteId, { relation }: FigureReturn): boolean {
   const [a, b] = [ways.get(one), ways.get(other)];
   const give = relation === "diatonic" ? 1 : 0;
-  const alike = (x: number | null | undefined, y: number | null | undefined): boolean =>
-    typeof x === "number" && typeof y === "number" && Math.abs(x - y) <= give;
+  const alike = (x: Step | undefined, y: Step | undefined): boolean =>
+    x === y || (typeof x === "number" && typeof y === "number" && Math.abs(x - y) <= give);
   if (relation === "mirrored") return typeof a?.from === typeof b?.from && typeof a?.on === typeof b?.on;
   return alike(a?.from, b?.from) && alike(a?.on, b?.on);
 }
