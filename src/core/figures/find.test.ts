@@ -50,6 +50,21 @@ describe("figures that return", () => {
     expect(figuresOf(studyOn(passage(uneven)))).toEqual([]);
   });
 
+  it("are found where one key again and again is moved to another", () => {
+    const groups = [60, 62, 64].flatMap((key) => [key, key, key, key]);
+    expect(found(studyOfKeys(groups)).map(({ returns }) => returns.map(({ by }) => by))).toEqual([[2, 4]]);
+  });
+
+  it("are remembered from their first note where the hand leaps to its return, as to a beginning", () => {
+    const bound = (by: number) => {
+      const study = studyOfKeys([...FIGURE, 67 + by, ...FIGURE]);
+      return memoriesOf(study, figuresOf(study), "alike").map(({ note }) => /n(\d+)$/.exec(note)![1]);
+    };
+    expect(bound(24)).toContain("1");
+    expect(bound(0)).not.toContain("1");
+    expect(bound(0)).toContain("2");
+  });
+
   it("are remembered note by note where they feel the same, but for what is approached or left otherwise", () => {
     const study = studyOfKeys([...FIGURE, ...FIGURE.map((k) => k + 12), ...FIGURE.map((k) => k + 1)]);
     const figures = figuresOf(study);

@@ -47,11 +47,16 @@ function weighed(answers: readonly Answer[]): readonly Weighed[] {
   });
 }
 
-/** Whether onsets are more than one key again and again, or, where the keys feel different, plain steps one way. */
+/**
+ * Whether onsets, with the one that follows the last of the figure, are more than one key again and again, or, where the keys
+ * feel different, plain steps one way.
+ */
 function isFigure({ moments }: Melody, from: number, length: number, relation: RelationName): boolean {
   const keys = moments.slice(from, from + length).map((m) => m.keys);
   if (keys.every((k) => k.join() === keys[0]!.join())) return false;
   if (relation === "exact" || relation === "octave" || keys.some((k) => k.length > 1)) return true;
+  // One key again and again, and then another: the fingers that take turns on it had better be the same on each.
+  if (keys.slice(0, -1).every(([key]) => key === keys[0]![0])) return true;
   // A key struck again moves nowhere.
   const moves = keys.slice(1).flatMap(([key], i) => key! - keys[i]![0]! || []);
   return moves.some((move) => Math.abs(move) > FIGURE.widestStep || move * moves[0]! <= 0);
