@@ -4,7 +4,7 @@ import type { Frame, Press } from "../frames/frame";
 import type { Moment } from "./cause";
 import { pace } from "./pace";
 import { apart } from "./pairs";
-import { COMFORT } from "../../physics";
+import { COMFORT, MOTION } from "../../physics";
 
 /** mm by which the thumb and another finger have passed one another; 0 where they have not. */
 export function passedBy(from: Press, to: Press): number {
@@ -18,17 +18,19 @@ export function isPass({ struck: from }: Frame, { struck: to }: Frame): boolean 
 }
 
 /**
- * Strain of the thumb passing under a finger, or a finger over it. How far the thumb comes past each finger follows from
- * the hand's own limits for the two crossed: the nearer to them, the dearer, by the
- * square: at its comfortable limit a crossed pair counts one, at its widest four; and the farther that finger's tip lies behind the foremost, the farther the
- * hand must go in or turn over it. Black under the other finger gives the
- * thumb room; the thumb itself on black has none under a finger on white.
+ * Strain of the thumb passing under a finger, or a finger over it. How far the thumb comes past each finger follows from the
+ * hand's own limits for the two crossed: the nearer to them, the dearer, by the square (at its comfortable limit a crossed pair
+ * counts one, at its widest four). The farther that finger's tip lies behind the foremost, the farther the hand must go in or turn
+ * over it; a pair that cannot cross in comfort at all, as thumb and little finger, costs more still. Black under the other finger
+ * gives the thumb room; the thumb itself on black has none under a finger on white.
  */
 export function passStrain({ weights, hand, now }: Moment, from: Press, to: Press): number {
   if (passedBy(from, to) === 0) return 0;
   const [thumb, other] = to.finger === 1 ? [to, from] : [from, to];
   const level = thumb.black === other.black ? weights.thumbPassLevel : thumb.black ? weights.thumbPassAgainst : 0;
-  const crossed = strainOfClosing(apart(from, to), limitsOf(hand, 1, other.finger)) / COMFORT;
+  const limits = limitsOf(hand, 1, other.finger);
+  const crossed = strainOfClosing(apart(from, to), limits) / COMFORT;
   const behind = weights.thumbPassBehind * hand.behind[other.finger - 1]!;
-  return (weights.thumbPass + level + behind + weights.thumbPassFar * crossed ** 2) * pace(now.onset.gap);
+  const tight = weights.thumbPassTight * Math.min(1, Math.max(0, limits.leastComfortable) / MOTION.rampMm);
+  return (weights.thumbPass + level + behind + tight + weights.thumbPassFar * crossed ** 2) * pace(now.onset.gap);
 }

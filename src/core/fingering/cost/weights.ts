@@ -43,6 +43,8 @@ export interface Weights {
   readonly thumbPassFar: number;
   /** Strain per mm that the tip of the finger passed lies behind the foremost: the hand must go so much farther in, or turn over it. */
   readonly thumbPassBehind: number;
+  /** Strain of a pass where the two cannot cross in comfort at all; grows over the first 12 mm that they must stay apart for it. */
+  readonly thumbPassTight: number;
   /** Strain of a pass that serves a single note. */
   readonly forOneNote: number;
   /** Strain of fingers crossing without the thumb. */
@@ -121,6 +123,7 @@ export const WEIGHTS: Weights = {
   forOneNote: 0.5,
   thumbPassFar: 3.82,
   thumbPassBehind: 0.897,
+  thumbPassTight: 25,
   crossing: 47.4,
   thumbOnBlack: 26.8,
   littleOnBlack: 15.8,
