@@ -95,10 +95,10 @@ export const HAND_SIZES: readonly HandSizes[] = [
     why: "The small hand moves within the tenth, the others hold it from 5 to 1.",
   },
   {
-    name: "a broken seventh over two octaves",
-    side: "left",
-    keys: [43, 47, 50, 53, 55, 59, 62, 65, 67],
-    holds: (small, middle, large) => small !== middle && middle === large && large === "543214321",
-    why: "Four fingers in order over the octave ask for more than a small hand.",
+    name: "a broken ninth and back",
+    side: "right",
+    keys: [60, 64, 67, 71, 74, 71, 67, 64, 60],
+    holds: (small, middle, large) => fingersOf(small) < 5 && middle === large && large === "123454321",
+    why: "Five fingers in order over a ninth ask for more than a small hand.",
   },
 ];
