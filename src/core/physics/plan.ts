@@ -8,7 +8,7 @@ export const PLAN = {
   pull: 0.25,
   comfort: 4,
   /** How much a long way costs beside a bent one. A choice: with it the way is at most a tenth longer than the shortest in comfort. */
-  shorten: 1,
+  shorten: 4,
   /** Strain up to which a finger reaches its key at ease from where the hand lies: half way from relaxed to comfortable. A choice. */
   easeStrain: 25,
   /** mm the middle finger's key may lie beside its place in the hand, to either side, in comfort. Starting value. */
