@@ -16,8 +16,7 @@ export const outerOnBlack: Cause = {
   find({ now, before, earlier, weights, hand }, tell) {
     for (const at of now.struck) {
       if (!at.black || (at.finger !== 1 && at.finger !== 5)) continue;
-      const liesIn = earlier !== null && strikes(earlier, at) ? MOTION.liesIn : 1;
-      const wayIn = (at.finger === 1 ? weights.thumbOnBlack : weights.littleOnBlack) * liesIn;
+      const wayIn = (at.finger === 1 ? weights.thumbOnBlack : weights.littleOnBlack) * wayLeft(at, before, earlier);
       const strain = before === null ? wayIn : wayIn * pace(now.onset.gap);
       tell(at.stroke, hand.behind[at.finger - 1] as number, strain, at, null);
     }
@@ -25,6 +24,17 @@ export const outerOnBlack: Cause = {
   spared: ({ finger }) => `the ${fingerName(finger!.finger)} stays on white`,
   say: ({ finger }) => `${fingerOnKey(finger!)}: the hand goes in`,
 };
+
+/** Share of the way in that is left: little where the hand lies in for this very key, some where only black keys came before. */
+function wayLeft(at: Press, before: Frame | null, earlier: Frame | null): number {
+  if (before === null || earlier === null) return 1;
+  if (strikes(earlier, at)) return MOTION.liesIn;
+  return isBlack(before) && isBlack(earlier) ? MOTION.liesInOnBlack : 1;
+}
+
+function isBlack({ struck }: Frame): boolean {
+  return struck.length > 0 && struck.every(({ black }) => black);
+}
 
 /** Whether a frame strikes the same key with the same finger. */
 function strikes({ struck }: Frame, at: Press): boolean {
