@@ -1,3 +1,5 @@
+import { limitsOf, type Hand } from "../../../hand/hand";
+import type { Frame, Press } from "../../frames/frame";
 import type { Cause } from "../cause";
 import { fingerOnKey, mm } from "../words";
 
@@ -9,12 +11,12 @@ export const heldNote: Cause = {
   frames: 2,
   source:
     "A choice: each quarter note for which a held note is lost weighs more than a strained chord, less when the pedal may keep it.",
-  find({ now, weights, manner }, tell) {
+  find({ now, weights, manner, hand }, tell) {
     const base = manner.pedal ? weights.heldLostPedal : weights.heldLost;
     for (const { press, short } of now.letGo) {
       const { ms, soundsMs } = press.stroke;
       const lost = (Math.max(0, ms + soundsMs - now.onset.ms) * manner.tempo) / 60_000;
-      tell(press.stroke, short, base * lost + short * weights.heldPerMm, press, null);
+      tell(press.stroke, short, base * lost + beyondHand(hand, press, now) * weights.heldPerMm, press, null);
     }
   },
   spared: () => "the held note can be held",
@@ -23,3 +25,10 @@ export const heldNote: Cause = {
       ? `the ${fingerOnKey(finger!)} must let go, ${mm(amount)} short`
       : `the ${fingerOnKey(finger!)} must let go to play another note`,
 };
+
+/** mm by which a key lies farther from those that are played than the hand opens, whichever fingers play them. */
+function beyondHand(hand: Hand, held: Press, { struck }: Frame): number {
+  let farthest = 0;
+  for (const { x } of struck) farthest = Math.max(farthest, Math.abs(x - held.x));
+  return Math.max(0, farthest - limitsOf(hand, 1, 5).widestPractical);
+}
