@@ -30,14 +30,14 @@ export interface FigureReturn {
 
 /**
  * How much the same fingers feel the same, 0 to 1: wholly, unchanged, in the same hand, on the same keys or octaves of them;
- * in a sequence, where the hand moves along from one to the next, the more the more of its keys have the colour they had, by
- * the square; else not at all.
+ * in a sequence, where the hand moves along from one to the next, as much as is the share of its keys that have the colour they
+ * had; else not at all.
  */
 export function sameness({ relation, changed, alike, inSequence }: FigureReturn): number {
   if (changed.length > 0) return 0;
   if (relation === "exact" || relation === "octave") return 1;
   if (relation !== "diatonic" && relation !== "chromatic") return 0;
-  return inSequence && alike >= FIGURE.alikeFrom ? alike ** 2 : 0;
+  return inSequence && alike >= FIGURE.alikeFrom ? alike : 0;
 }
 
 /** Whether the same fingers feel the same at all. */
