@@ -10,7 +10,8 @@ import type { RelationName } from "./relations";
  *
  * A stated rule: all runs of onsets that answer others are listed, by every relation; the one that covers most
  * notes, weighed by its relation, becomes a figure (no longer than its distance to its return) with every other
- * place that answers it whole and does not overlap; then the next, as long as most of its notes are in none so far.
+ * place that answers it whole and does not overlap; then the next, as long as most of its notes are in none so far. Last come
+ * the short ones, as the bars of a waltz: on the same keys or by octaves alone.
  * Plain steps in one direction are a figure only where they return on the same keys or by octaves.
  */
 export function figuresOf(study: Study): readonly Figure[] {
@@ -20,7 +21,7 @@ export function figuresOf(study: Study): readonly Figure[] {
   );
   const figures: Figure[] = [];
   const covered = new Set<string>();
-  for (const answer of [...answers].sort((a, b) => b.worth - a.worth)) {
+  for (const answer of [...answers].sort((a, b) => Number(isShort(a)) - Number(isShort(b)) || b.worth - a.worth)) {
     const length = lengthOf(answer);
     if (isMostlyIn(covered, notesFrom(answer.figure, answer.from, length))) continue;
     if (isMostlyIn(covered, notesFrom(answer.answer, answer.to, length))) continue;
@@ -42,24 +43,31 @@ function weighed(answers: readonly Answer[]): readonly Weighed[] {
     const { figure, from, relation, length } = answer;
     const own = lengthOf(answer);
     // With the onset that follows: plain steps after which it begins anew are a sequence.
-    if (own < FIGURE.leastOnsets || !isFigure(figure, from, own + 1, relation)) return [];
+    const least = relation === "exact" || relation === "octave" ? FIGURE.leastOnsetsAlike : FIGURE.leastOnsets;
+    if (own < least || !isFigure(figure, from, own + 1, relation)) return [];
     return [{ ...answer, worth: length * worthOf(answer) }];
   });
 }
 
 /**
  * Whether onsets, with the one that follows the last of the figure, are more than one key again and again, or, where the keys
- * feel different, plain steps one way.
+ * feel different or the figure is short, plain steps one way.
  */
 function isFigure({ moments }: Melody, from: number, length: number, relation: RelationName): boolean {
   const keys = moments.slice(from, from + length).map((m) => m.keys);
   if (keys.every((k) => k.join() === keys[0]!.join())) return false;
-  if (relation === "exact" || relation === "octave" || keys.some((k) => k.length > 1)) return true;
+  const isAlike = relation === "exact" || relation === "octave";
+  if ((isAlike && length > FIGURE.leastOnsets) || keys.some((k) => k.length > 1)) return true;
   // One key again and again, and then another: the fingers that take turns on it had better be the same on each.
   if (keys.slice(0, -1).every(([key]) => key === keys[0]![0])) return true;
   // A key struck again moves nowhere.
   const moves = keys.slice(1).flatMap(([key], i) => key! - keys[i]![0]! || []);
   return moves.some((move) => Math.abs(move) > FIGURE.widestStep || move * moves[0]! <= 0);
+}
+
+/** Whether it makes a figure of so few onsets that it is one only where no longer one is. */
+function isShort(answer: Answer): boolean {
+  return lengthOf(answer) < FIGURE.leastOnsets;
 }
 
 /** Onsets of the figure that an answer makes: no longer than its distance to it. */
