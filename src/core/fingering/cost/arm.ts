@@ -12,7 +12,12 @@ export function armShare(hand: Hand, { struck }: Frame): number {
   return Math.min(1, Math.max(0, beyond / MOTION.rampMm));
 }
 
-/** How little of a line there is between two frames to be broken: 0 between single notes, 1 between two chords, half to and from one. */
+/**
+ * How little of a line there is between two frames to be broken: 0 between single notes and between narrow pairs, 1 between two
+ * chords, half to and from one, and half at least where a single note and several follow one another, as a bass and what is
+ * struck after it.
+ */
 export function armBetween(hand: Hand, before: Frame, now: Frame): number {
-  return (armShare(hand, before) + armShare(hand, now)) / 2;
+  const least = (before.struck.length === 1) === (now.struck.length === 1) ? 0 : 0.5;
+  return Math.max(least, (armShare(hand, before) + armShare(hand, now)) / 2);
 }

@@ -81,7 +81,7 @@ describe("the path of a hand", () => {
     expect(gone).toBeLessThan(1.1 * least);
   });
 
-  it("is the same within 1 mm inside a passage that is cut with four onsets of overlap", () => {
+  it("is the same within 1 mm inside a passage that is cut, five onsets from where it is", () => {
     const random = seeded(23);
     let compared = 0;
     for (let trial = 0; trial < 45; trial++) {
@@ -98,7 +98,7 @@ describe("the path of a hand", () => {
       const like = (frame: PlanFrame): PlanFrame => all.find((f) => f.notes[0] === frame.notes[0])!;
       // Notes held over the cut's start are not in it, and so not under the hand.
       if (some.some((f) => f.frame.held.length !== like(f).frame.held.length)) continue;
-      for (const frame of some.slice(4, -4)) {
+      for (const frame of some.slice(5, -5)) {
         const same = like(frame);
         compared++;
         expect(Math.abs(frame.x - same.x)).toBeLessThan(1);
@@ -106,7 +106,7 @@ describe("the path of a hand", () => {
         expect(Math.abs(frame.height - same.height)).toBeLessThan(1);
       }
     }
-    expect(compared).toBeGreaterThanOrEqual(80);
+    expect(compared).toBeGreaterThanOrEqual(50);
   });
 
   it("of the left hand is the mirror of the right", () => {
