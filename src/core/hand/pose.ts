@@ -83,12 +83,16 @@ function straightBehind(hand: Hand, contacts: ReadonlyMap<Finger, Point>): Wrist
   return { at: { x, y: front - HAND.tipToWrist * scaleOf(hand) }, ulnarDeviation: 0, supination: 0 };
 }
 
-/** A loose finger keeps to its side of the fingers that play. */
+/**
+ * A loose finger keeps to its side of the fingers that play. The thumb passes under the others: these are moved for it, and it
+ * for them, by no more than a little, and lie over it where it has passed.
+ */
 function between(rest: Point, finger: Finger, contacts: ReadonlyMap<Finger, Point>, mirror: number): Point {
   let along = mirror * rest.x;
   for (const [other, at] of contacts) {
-    const limit = mirror * at.x + (finger - other) * DRAWN_HAND.looseApart;
-    along = finger > other ? Math.max(along, limit) : Math.min(along, limit);
+    const beyond = mirror * at.x + (finger - other) * DRAWN_HAND.looseApart - along;
+    const most = finger === 1 || other === 1 ? DRAWN_HAND.looseApart : Infinity;
+    along += finger > other ? Math.min(most, Math.max(0, beyond)) : Math.max(-most, Math.min(0, beyond));
   }
   return { x: mirror * along, y: rest.y };
 }
