@@ -229,21 +229,22 @@ for (const onsets of [64, 500]) {
   row(`the same, placements known`, `${median(5, () => void planOf(known, digits)).toFixed(0)} ms`);
 }
 
-/** A take of a line with a fault in every twentieth note; with a period, of one bar of so many notes again and again. */
-function taken(notes: number, period = notes): readonly [ReturnType<typeof expectedOf>, Take] {
-  const bar = line(random, period);
-  const given = study(Array.from({ length: notes }, (_, i) => bar[i % period]!));
+/** A take of given music, with a fault in every twentieth note. */
+function taken(given: Study): readonly [ReturnType<typeof expectedOf>, Take] {
   const onsets = expectedOf(given);
-  const keys = onsets.flatMap(({ at, notes: [note] }, i): KeyStruck[] => {
-    const downMs = at * 625 + random.whole(-8, 8);
-    const struck = { key: note!.key, downMs, upMs: downMs + 150, velocity: 64 };
-    const beside = { ...struck, key: pitch(note!.key + 1), downMs: downMs + 15 };
-    return i % 20 !== 19 ? [struck] : random.pick([[], [beside], [struck, beside]]);
-  });
+  let count = 0;
+  const keys = onsets.flatMap(({ at, notes }) =>
+    notes.flatMap((note): KeyStruck[] => {
+      const downMs = at * 625 + random.whole(-8, 8);
+      const struck = { key: note.key, downMs, upMs: downMs + 150, velocity: 64 };
+      const beside = { ...struck, key: pitch(note.key + 1), downMs: downMs + 15 };
+      return ++count % 20 !== 0 ? [struck] : random.pick([[], [beside], [struck, beside]]);
+    }),
+  );
   return [onsets, { keys, pedal: [], source: "midi file", tempo: 96, click: false, hands: "right", snip: null }];
 }
 for (const notes of [64, 1_000, 10_000]) {
-  const [onsets, take] = taken(notes);
+  const [onsets, take] = taken(study(line(random, notes)));
   const from = performance.now();
   readTake(onsets, take);
   const first = performance.now() - from;
@@ -252,7 +253,14 @@ for (const notes of [64, 1_000, 10_000]) {
   row(`a take of ${notes.toLocaleString("en-GB")} notes held against its passage`, said);
 }
 for (const period of [4, 16, 64]) {
-  const [onsets, take] = taken(10_000, period);
+  const bar = line(random, period);
+  const [onsets, take] = taken(study(Array.from({ length: 10_000 }, (_, i) => bar[i % period]!)));
   const ms = median(3, () => void readTake(onsets, take));
   row(`the same of 10,000 notes, ${period} of them again and again`, `${ms.toFixed(1)} ms`);
+}
+for (const voices of [2, 4]) {
+  const chord = (key: number): number[] => [0, 4, 7, 12].slice(0, voices).map((above) => key + above);
+  const [onsets, take] = taken(study(line(random, 10_000 / voices).map(chord)));
+  const ms = median(3, () => void readTake(onsets, take));
+  row(`the same of 10,000 notes, all in chords of ${voices}`, `${ms.toFixed(1)} ms`);
 }

@@ -1,7 +1,10 @@
 import { READING } from "../../physics";
 import { AHEAD } from "./music";
-import { mostGained, type Reader, type Standing } from "./moves";
+import { gainsLess, type Reader, type Standing } from "./moves";
 import { atFirst, EQUAL, type Reached, type Step } from "./reached";
+
+/** So many of the cheapest is each held against, to be let go: what others would outdo may stay, it cannot win. A choice, for speed. */
+const HELD_AGAINST = 8;
 
 type Growing = { -readonly [P in keyof Reached]: Reached[P] } & { by: Step[] };
 
@@ -54,19 +57,18 @@ export class Kept {
       if (beside.length > 1) beside.sort((a, b) => a.cost - b.cost);
       beside.forEach((reached, i) => {
         if (!this.isWanted(reached.cost)) return;
-        for (let j = 0; j < i && reached.places.size > 0; j++)
-          if (this.isOutdone(reached, beside[j]!)) reached.places = reached.places.without(beside[j]!.places);
+        for (let j = 0; j < Math.min(i, HELD_AGAINST) && reached.places.size > 0; j++) {
+          const { standing, cost, places } = beside[j]!;
+          const spare = reached.cost - cost - EQUAL;
+          if (spare <= 0) break;
+          // It cannot win where the other was reached too, whatever comes.
+          if (gainsLess(this.reader.onsets, spare, reached.standing, standing))
+            reached.places = reached.places.without(places);
+        }
         if (reached.places.size > 0) kept.push(atFirst(reached));
       });
     }
     return kept.sort((a, b) => a.cost - b.cost);
-  }
-
-  /** Whether it cannot win where the other was reached too, whatever comes. */
-  private isOutdone(reached: Reached, by: Reached): boolean {
-    const { standing, cost } = by;
-    const spare = reached.cost - cost - EQUAL;
-    return spare > 0 && mostGained(this.reader.onsets, reached.standing, standing) < spare;
   }
 
   /** Those with the same music ahead. */

@@ -84,18 +84,20 @@ export function endCost({ owed }: Standing): number {
 }
 
 /**
- * The most by which a reading may yet become cheaper from one standing than from another at the same onset: the other goes the
- * same way, and pays for what it cannot do.
+ * Whether a reading cannot become cheaper by so much from one standing than from another at the same onset: the other goes the
+ * same way, and pays for what it cannot do. Asked very often: what tells soonest is asked first.
  */
-export function mostGained(onsets: readonly OnsetExpected[], standing: Standing, other: Standing): number {
-  const toStrike = bitsIn(other.struck & ~standing.struck) * READING.extra;
-  const missed = bitsIn(standing.struck & ~other.struck) + bitsIn(other.owed & ~standing.owed);
-  const left = bitsIn(unstruck(onsets, other));
-  const spared = standing.begins && !other.begins ? left * READING.missed : 0;
+export function gainsLess(onsets: readonly OnsetExpected[], by: number, standing: Standing, other: Standing): boolean {
   const isSince = standing.since === other.since && standing.isRight && other.isRight;
-  const inTime = isSince ? 0 : left * READING.spreadMost;
-  const onward = isSince && standing.begins === other.begins ? 0 : READING.timeMost;
-  return toStrike + missed * READING.missed + spared + inTime + onward;
+  let most = isSince && standing.begins === other.begins ? 0 : READING.timeMost;
+  if (most >= by) return false;
+  const missed = bitsIn(standing.struck & ~other.struck) + bitsIn(other.owed & ~standing.owed);
+  most += missed * READING.missed + bitsIn(other.struck & ~standing.struck) * READING.extra;
+  if (most >= by) return false;
+  const isSpared = standing.begins && !other.begins;
+  if (isSpared || !isSince)
+    most += bitsIn(unstruck(onsets, other)) * ((isSpared ? READING.missed : 0) + (isSince ? 0 : READING.spreadMost));
+  return most < by;
 }
 
 /** Notes of its onset that have not been struck. */
