@@ -1,6 +1,7 @@
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { figuresOf } from "@/core/figures/find";
+import { staysOf } from "@/core/figures/stays";
 import { positionsOf } from "@/core/fingering/explain/positions";
 import { notesAsked } from "@/core/fingering/study/study";
 import { USUAL_WISHES } from "@/core/options/asked/wishes";
@@ -46,7 +47,7 @@ describe("figures", () => {
     const onTying = jest.fn();
     render(
       <FiguresList
-        seen={{ figures: figuresOf(study), broke: false, price }}
+        seen={{ figures: figuresOf(study), stays: [], broke: false, price }}
         notes={study.passage.notes}
         fingering={fingered(study, digits)}
         tying="all"
@@ -67,10 +68,31 @@ describe("figures", () => {
   });
 
   it("are said to have broken off where the computing has, and not to be looked for still", () => {
-    const seen = { figures: null, broke: true, price: null };
+    const seen = { figures: null, stays: [], broke: true, price: null };
     render(<FiguresList {...{ seen, notes: [], fingering: {}, tying: "none", onTying: jest.fn(), onGo: jest.fn() }} />);
     expect(screen.getByText(/broke off. Load the page again/)).toBeInTheDocument();
     expect(screen.queryByText(/Looking for figures that return/)).toBeNull();
+  });
+
+  it("are shown with where the hand stays, and which fingers its keys have there, unless nothing is to be tied", async () => {
+    const staying = studyOfKeys([60, 67, 64, 67, 60, 67, 64, 67, 60, 64]);
+    const stays = staysOf(staying, []);
+    const onGo = jest.fn();
+    const seen = { figures: [], stays, broke: false, price: null };
+    const given = {
+      seen,
+      notes: staying.passage.notes,
+      fingering: fingered(staying, "1525152513"),
+      onTying: jest.fn(),
+      onGo,
+    };
+    const { rerender } = render(<FiguresList {...given} tying="alike" />);
+    const region = screen.getByRole("region", { name: "Where the hand stays" });
+    expect(region).toHaveTextContent("Bar 1, beat 1 to Bar 1, beat 3¼C 4 with 1, E 4 with 2 and 3, G 4 with 5");
+    await userEvent.click(within(region).getByRole("button", { name: "Bar 1, beat 3¼" }));
+    expect(onGo).toHaveBeenCalledWith(staying.passage.notes.at(-1)!.id);
+    rerender(<FiguresList {...given} tying="none" />);
+    expect(screen.queryByRole("region", { name: "Where the hand stays" })).toBeNull();
   });
 
   it("name a memory trap where one finger differs", () => {

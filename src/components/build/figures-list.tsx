@@ -7,6 +7,7 @@ import type { Note, NoteId } from "@/core/passage/note";
 import { strainText } from "../strain";
 import { Choice } from "../ui/choice";
 import { PlaceButton } from "./place-button";
+import { StaysList } from "./stays-list";
 import type { FiguresSeen } from "./use-figures";
 
 interface Props {
@@ -24,32 +25,23 @@ const TIES: readonly (readonly [Tying, string])[] = [
   ["all", "Always"],
 ];
 
-/** Figures that return, how alike they lie, whether they keep their fingers, and where two could be confused. */
-export function FiguresList({ seen: { figures, broke, price }, notes, fingering, tying, onTying, onGo }: Props) {
+/** Figures that return, how alike they lie, whether they keep their fingers, where two could be confused, and where the hand stays. */
+export function FiguresList({ seen: { figures, stays, broke, price }, notes, fingering, tying, onTying, onGo }: Props) {
   if (broke) return <p>Looking for figures broke off. Load the page again to look once more.</p>;
   if (figures === null) return <p className="text-soft">Looking for figures that return…</p>;
-  if (figures.length === 0) return <p className="text-soft">No figure of four onsets or more returns here.</p>;
+  if (figures.length + stays.length === 0) return <p className="text-soft">No figure returns here.</p>;
   const traps = trapsOf(figures, fingering);
   return (
     <div className="flex flex-col gap-2">
       <Choice label="Same fingers" value={tying} options={TIES} onChange={onTying} />
-      {tying === "alike" && !figures.some((f) => f.returns.some(feelsTheSame)) && (
+      {tying === "alike" && figures.length > 0 && !figures.some((f) => f.returns.some(feelsTheSame)) && (
         <p>No return lies on the same keys or octaves apart, so none is tied.</p>
       )}
-      {price && isTying(figures, tying) && (
-        <p>
-          {price.by < 0.05 ? "That costs nothing here." : `That adds ${strainText(price.by)} to the mean strain`}
-          {price.where && price.by >= 0.05 && (
-            <>
-              , most at <PlaceButton notes={notes} note={price.where.note} onGo={onGo} />.
-            </>
-          )}
-          {!price.exact && " A better way may exist: there were too many to try all."}
-        </p>
-      )}
+      {price && (stays.length > 0 || isTying(figures, tying)) && <PriceText {...{ price, notes, onGo }} />}
       {figures.map((figure) => (
         <FigureEntry key={figure.notes[0]} {...{ figure, notes, fingering, onGo }} />
       ))}
+      {stays.length > 0 && tying !== "none" && <StaysList {...{ stays, notes, fingering, onGo }} />}
       {traps.length > 0 && (
         <section aria-label="Memory traps" className="border-l-2 border-velvet pl-3">
           <h4 className="font-serif text-base">One finger apart: easily swapped on stage</h4>
@@ -64,6 +56,25 @@ export function FiguresList({ seen: { figures, broke, price }, notes, fingering,
         </section>
       )}
     </div>
+  );
+}
+
+/** What it costs that fingers are kept, and where most of it falls. */
+function PriceText({
+  price,
+  notes,
+  onGo,
+}: { readonly price: NonNullable<FiguresSeen["price"]> } & Pick<Props, "notes" | "onGo">) {
+  return (
+    <p>
+      {price.by < 0.05 ? "That costs nothing here." : `That adds ${strainText(price.by)} to the mean strain`}
+      {price.where && price.by >= 0.05 && (
+        <>
+          , most at <PlaceButton notes={notes} note={price.where.note} onGo={onGo} />.
+        </>
+      )}
+      {!price.exact && " A better way may exist: there were too many to try all."}
+    </p>
   );
 }
 

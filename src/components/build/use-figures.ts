@@ -1,8 +1,10 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import type { Figure } from "@/core/figures/figure";
+import { staysOf } from "@/core/figures/stays";
 import type { Tying } from "@/core/figures/tying";
+import type { Stay } from "@/core/fingering/search/conditions";
 import type { TyingPrice } from "@/core/options/asked/tying-price";
 import type { Study } from "@/core/fingering/study/study";
 import { fingeringWorker } from "@/worker/clients";
@@ -10,13 +12,15 @@ import { fingeringWorker } from "@/worker/clients";
 export interface FiguresSeen {
   /** null while they are looked for, and where that broke off. */
   readonly figures: readonly Figure[] | null;
+  /** Where the hand stays; none while figures are looked for. */
+  readonly stays: readonly Stay[];
   /** Whether looking for them broke off for good. */
   readonly broke: boolean;
   /** What the ties cost; null while it is worked out, and where there are none. */
   readonly price: TyingPrice | null;
 }
 
-/** The figures of a study that return, and what keeping their fingers costs. */
+/** The figures of a study that return, where its hands stay, and what it costs that fingers are kept. */
 export function useFigures(study: Study, tying: Tying): FiguresSeen {
   const [found, setFound] = useState<{ readonly on: Study; readonly figures: readonly Figure[] | null } | null>(null);
   const [priced, setPriced] = useState<{
@@ -37,9 +41,10 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
     };
   }, [study]);
   const figures = found?.on === study ? found.figures : null;
-  const hasFigures = figures !== null && figures.length > 0 && tying !== "none";
+  const stays = useMemo(() => (figures === null ? [] : staysOf(study, figures)), [study, figures]);
+  const isAsked = figures !== null && figures.length + stays.length > 0 && tying !== "none";
   useEffect(() => {
-    if (!hasFigures) return;
+    if (!isAsked) return;
     let isWanted = true;
     void fingeringWorker()
       .tyingPrice(tying)
@@ -52,7 +57,7 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
     return () => {
       isWanted = false;
     };
-  }, [study, tying, hasFigures]);
-  const price = priced && priced.on === study && priced.tying === tying && hasFigures ? priced.price : null;
-  return { figures, broke: found?.on === study && found.figures === null, price };
+  }, [study, tying, isAsked]);
+  const price = priced && priced.on === study && priced.tying === tying && isAsked ? priced.price : null;
+  return { figures, stays, broke: found?.on === study && found.figures === null, price };
 }

@@ -20,7 +20,7 @@ export function ReturnsTable({ chosen, notes, onGo }: Props) {
   const prices = useKeepingPrices(chosen);
   if (prices === null) return <p className="text-sm text-soft">Looking at figures that return…</p>;
   const rows = prices[0] ?? [];
-  if (rows.length === 0) return <p className="text-sm text-soft">No figure of four onsets or more returns here.</p>;
+  if (rows.length === 0) return <p className="text-sm text-soft">No figure returns here.</p>;
   return (
     <table className="w-full text-sm">
       <caption className="pb-1 text-left font-serif text-lg">
