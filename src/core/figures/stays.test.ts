@@ -42,6 +42,11 @@ describe("where the hand stays", () => {
     expect(found(studyOfKeys(keys))).toEqual([]);
   });
 
+  it("lies within a figure that is moved along as a whole", () => {
+    const sizes = found(studyOfKeys([...CHORD, ...CHORD.map((key) => key + 12)])).map((keys) => keys.flat().length);
+    expect(sizes).toEqual([12, 12]);
+  });
+
   it("goes on for as long as it may, and another begins after it", () => {
     const alberti = (keys: readonly number[]): readonly number[] =>
       [0, 2, 1, 2].map((i) => keys[i]!).concat([0, 2, 1, 2].map((i) => keys[i]!));

@@ -11,17 +11,17 @@ import { feelsTheSame, type Figure } from "./figure";
 
 /**
  * Where the hand stays: stretches in which a few keys that lie under one hand are struck again and again, so that a pianist puts
- * the hand on them as on a chord, and each key keeps its finger. From left to right, each as long as it may be. Not where a figure
- * is moved along that is not whole in it, for the hand moves with that.
+ * the hand on them as on a chord, and each key keeps its finger. From left to right, each as long as it may be. Where a figure is
+ * moved along the hand moves with it: a stay lies within it, or holds it with all that it is moved to.
  * @param figures those of the study
  */
 export function staysOf(study: Study, figures: readonly Figure[]): readonly Stay[] {
   const { memory } = study.weights ?? WEIGHTS;
   return tasksOf(study).flatMap((task) => {
     const stays: Stay[] = [];
-    const moves = movesIn(task.line, figures);
+    const moved = movedIn(task.line, figures);
     for (let from = 0; from < task.line.onsets.length;) {
-      const end = endOfStay(task, from, moves);
+      const end = endOfStay(task, from, moved);
       if (end !== null) stays.push({ keys: keysFrom(task.line, from, end), worth: memory });
       from = end ?? from + 1;
     }
@@ -35,35 +35,52 @@ interface Range {
   readonly last: number;
 }
 
-/** For each onset in a figure that is moved along, the onsets of that figure and of all that it is moved to. */
-function movesIn({ strokes }: Line, figures: readonly Figure[]): ReadonlyMap<number, Range> {
-  const moves = new Map<number, Range>();
+/** A figure that is moved along, or a return of it, and the onsets of it all. */
+interface Moved extends Range {
+  readonly all: Range;
+}
+
+/** By onset, the figures and returns that are moved along and that it is in. */
+function movedIn({ strokes }: Line, figures: readonly Figure[]): ReadonlyMap<number, readonly Moved[]> {
   const onsetOf = new Map<NoteId, number>();
   for (const { notes, onset } of strokes) for (const note of notes) onsetOf.set(note, onset);
+  const rangeOf = (notes: readonly NoteId[]): Range => {
+    const onsets = notes.flatMap((note) => onsetOf.get(note) ?? []);
+    return { first: Math.min(...onsets), last: Math.max(...onsets) };
+  };
+  const moved = new Map<number, Moved[]>();
   for (const { notes, returns } of figures) {
     const elsewhere = returns.filter((given) => given.by !== 0 && feelsTheSame(given));
-    for (const given of elsewhere) {
-      const onsets = [...notes, ...given.notes].flatMap((note) => onsetOf.get(note) ?? []);
-      for (const onset of onsets) {
-        const { first, last } = moves.get(onset) ?? { first: onset, last: onset };
-        moves.set(onset, { first: Math.min(first, ...onsets), last: Math.max(last, ...onsets) });
+    const parts = elsewhere.length > 0 ? [notes, ...elsewhere.map((given) => given.notes)] : [];
+    const all = rangeOf(parts.flat());
+    for (const part of parts) {
+      const range = { ...rangeOf(part), all };
+      for (let onset = range.first; onset <= range.last; onset++) {
+        const known = moved.get(onset);
+        if (known) known.push(range);
+        else moved.set(onset, [range]);
       }
     }
   }
-  return moves;
+  return moved;
+}
+
+function isWithin(inner: Range, outer: Range): boolean {
+  return inner.first >= outer.first && inner.last <= outer.last;
 }
 
 /** The onset after the longest stay that begins at one; null where none does. */
-function endOfStay(task: Task, from: number, moves: ReadonlyMap<number, Range>): number | null {
+function endOfStay(task: Task, from: number, moved: ReadonlyMap<number, readonly Moved[]>): number | null {
   const { onsets } = task.line;
   const stretch = new Stretch(task, from);
-  let [first, last] = [from, from];
+  const touched = new Set<Moved>();
   let end: number | null = null;
   for (let index = from; index < onsets.length && (end !== null || index < from + STAY.shownWithin); index++) {
     if (!stretch.takes(index)) return end;
-    first = Math.min(first, moves.get(index)?.first ?? index);
-    last = Math.max(last, moves.get(index)?.last ?? index);
-    if (first === from && last === index && stretch.isStay(index)) end = index + 1;
+    for (const part of moved.get(index) ?? []) touched.add(part);
+    if (!stretch.isStay(index)) continue;
+    const stay = { first: from, last: index };
+    if ([...touched].every((part) => isWithin(stay, part) || isWithin(part.all, stay))) end = index + 1;
   }
   return end;
 }
