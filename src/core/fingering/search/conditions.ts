@@ -18,7 +18,7 @@ export interface Memory {
  */
 export interface Stay {
   readonly keys: readonly (readonly NoteId[])[];
-  /** Strain that it may cost at most, each time, to keep a key's finger. */
+  /** Strain that it may cost at most, each time, that a key keeps its finger and a finger its key. */
   readonly worth: number;
 }
 

@@ -30,6 +30,27 @@ function staying(random: ReturnType<typeof seeded>, length: number): { task: Tas
   };
 }
 
+/** How often a key gets another finger than it had, or its finger goes to another key while it is still to be struck again. */
+function breaksIn(stay: Stay, indexOf: ReadonlyMap<string, number>, digits: Int8Array): number {
+  const struck = stay.keys
+    .flatMap((notes, key) => notes.map((id, i) => ({ key, at: indexOf.get(id)!, isLast: i === notes.length - 1 })))
+    .sort((a, b) => a.at - b.at);
+  const has = new Map<number, number>();
+  let breaks = 0;
+  for (const { key, at, isLast } of struck) {
+    const finger = digits[at]!;
+    if (has.has(key) && has.get(key) !== finger) breaks++;
+    has.delete(key);
+    for (const [other, of] of [...has]) {
+      if (of !== finger) continue;
+      breaks++;
+      has.delete(other);
+    }
+    if (!isLast) has.set(key, finger);
+  }
+  return breaks;
+}
+
 /** Every fingering in natural order and in reach, with the strain of a printed one and what the stay adds: cheapest first. */
 function tried({ task, stay }: ReturnType<typeof staying>): readonly number[] {
   const { strokes, onsets } = task.line;
@@ -38,11 +59,7 @@ function tried({ task, stay }: ReturnType<typeof staying>): readonly number[] {
   const indexOf = new Map(strokes.map(({ notes, index }) => [notes[0]!, index]));
   const place = (at: number): void => {
     if (at === strokes.length) {
-      const changes = stay.keys.map((notes) => {
-        const fingers = notes.map((id) => digits[indexOf.get(id)!]!);
-        return fingers.filter((finger, i) => i > 0 && finger !== fingers[i - 1]).length;
-      });
-      totals.push(price(task, digits).total + stay.worth * changes.reduce((a, b) => a + b, 0));
+      totals.push(price(task, digits).total + stay.worth * breaksIn(stay, indexOf, digits));
       return;
     }
     const lower = onsets[strokes[at]!.onset]!.struck[0]!;

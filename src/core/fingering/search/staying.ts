@@ -70,20 +70,36 @@ export function refingeringsOf({ struck }: StayAt, candidates: readonly Candidat
   });
 }
 
-/** Keys of a stay that get another finger than they had. */
-export function changedBy(had: Fingered, { keys }: Refingering): number {
+/**
+ * How often a way breaks a stay where it strikes: a key gets another finger than it had, or a finger leaves the key that it had
+ * for another.
+ */
+export function changedBy(had: Fingered, { keys, cleared }: Refingering): number {
   let changed = 0;
   for (const { shift, finger } of keys) {
     const before = (had >> shift) & 7;
     if (before !== 0 && before !== finger) changed++;
+    for (let rest = had & ~cleared; rest !== 0; rest >>= 3) if ((rest & 7) === finger) changed++;
   }
   return changed;
+}
+
+/** Which finger each key has after that: one whose finger has left it has none. */
+export function fingeredAfter(had: Fingered, { keys, cleared, set }: Refingering): Fingered {
+  let left = had & ~cleared;
+  for (const { finger } of keys)
+    for (let [rest, shift] = [left, 0]; rest !== 0; rest >>= 3, shift += 3)
+      if ((rest & 7) === finger) left &= ~(7 << shift);
+  return left | set;
 }
 
 /** One bit for each key. */
 const KEYS = 0o1111111111;
 
-/** The most keys that may have to change their finger if one way goes on as another does: those it has another finger on. */
+/**
+ * How often at most one way breaks a stay where another does not, if it goes on as that does: once for each key that it has another
+ * finger on, for a key that is left or changes its finger is then as with the other.
+ */
 export function mayChange(one: Fingered, other: Fingered): number {
   const differ = one ^ other;
   let keys = (one | (one >> 1) | (one >> 2)) & (differ | (differ >> 1) | (differ >> 2)) & KEYS;

@@ -1,11 +1,19 @@
 import type { Layer } from "./layer";
-import { changedBy, mayChange, refingeringsOf, type Fingered, type Refingering, type StayAt } from "./staying";
+import {
+  changedBy,
+  fingeredAfter,
+  mayChange,
+  refingeringsOf,
+  type Fingered,
+  type Refingering,
+  type StayAt,
+} from "./staying";
 import type { Asked, Prior, Ways } from "./ways";
 
 /**
  * The ways to each state of a layer while a hand stays: all that may be among the k cheapest in the end, whichever fingers the
- * keys get from here on. A way is let go where k others are so much cheaper that they stay so even if each key on which they have
- * another finger must change it once.
+ * keys get from here on. A way is let go where k others are so much cheaper that they stay so even if they break the stay
+ * once for each key on which they have another finger.
  * @param prior the layer before and its ways; null for the first
  */
 export function waysStaying(layer: Layer, asked: Asked, stay: StayAt, prior: Prior | null, k: number): Ways {
@@ -37,7 +45,6 @@ function extend(
   k: number,
 ): void {
   const { totals, counts, staying } = prior.ways;
-  const { cleared, set } = refingering;
   const start = tripleStart[state]!;
   const befores = prior.layer.ending[from[state]!]!;
   for (let n = 0; n < befores.length; n++) {
@@ -46,7 +53,7 @@ function extend(
     const first = staying === null ? before * k : staying.first[before]!;
     for (let way = first; way < first + counts[before]!; way++) {
       const had = staying === null ? 0 : staying.fingered[way]!;
-      kept.add(totals[way]! + step + worth * changedBy(had, refingering), way, (had & ~cleared) | set);
+      kept.add(totals[way]! + step + worth * changedBy(had, refingering), way, fingeredAfter(had, refingering));
     }
   }
 }
