@@ -2,7 +2,6 @@ import { WEIGHTS } from "../fingering/cost/weights";
 import type { Stay } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
-import { limitsOf } from "../hand/hand";
 import { contactOn } from "../keyboard/contact";
 import type { Line } from "../passage/line";
 import type { NoteId } from "../passage/note";
@@ -109,7 +108,7 @@ class Stretch {
       this.times.set(key, (this.times.get(key) ?? 0) + 1);
       this.strokes++;
     }
-    return this.times.size <= STAY.mostKeys && this.right - this.left <= limitsOf(hand, 1, 5).widestPractical;
+    return this.times.size <= STAY.mostKeys && this.right - this.left <= hand.keySpan;
   }
 
   /** Whether the hand stays up to an onset, the last that was taken. */

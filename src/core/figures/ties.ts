@@ -1,7 +1,6 @@
 import type { Memory } from "../fingering/search/conditions";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
-import { limitsOf } from "../hand/hand";
 import { contactOn } from "../keyboard/contact";
 import type { Pitch } from "../keyboard/pitch";
 import type { NoteId } from "../passage/note";
@@ -47,9 +46,8 @@ function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
   const ways = new Map<NoteId, Way>();
   for (const { line, hand, instrument } of tasksOf(study)) {
     const lows = line.onsets.map(({ struck }) => struck[0]!.key);
-    const { widestPractical } = limitsOf(hand, 1, 5);
     const isFar = (one: Pitch, other: Pitch): boolean =>
-      Math.abs(contactOn(one, instrument).x - contactOn(other, instrument).x) > widestPractical;
+      Math.abs(contactOn(one, instrument).x - contactOn(other, instrument).x) > hand.keySpan;
     for (const { index, struck } of line.onsets) {
       const between = (other: number): Step =>
         lows[other] === undefined || isFar(lows[other], lows[index]!) ? null : lows[other] - lows[index]!;

@@ -25,6 +25,8 @@ export const MOTION = {
   leapAsked: 0.66,
   /** Share of a stretch, pass or hop that is kept where fingers are free: they keep their order. A choice. */
   orderKept: 0.3,
+  /** How little of a line there is to be broken between a single note and several, 0 to 1. A choice. */
+  noteToSeveral: 0.5,
   /** Share of its price that an outer finger on black keeps while the hand lies in. A choice. */
   liesIn: 0.15,
   /** The same for any black key where the two onsets before were on black keys alone: nothing draws the hand out. A choice. */

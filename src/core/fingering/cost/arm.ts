@@ -18,6 +18,6 @@ export function armShare(hand: Hand, { struck }: Frame): number {
  * struck after it.
  */
 export function armBetween(hand: Hand, before: Frame, now: Frame): number {
-  const least = (before.struck.length === 1) === (now.struck.length === 1) ? 0 : 0.5;
+  const least = (before.struck.length === 1) === (now.struck.length === 1) ? 0 : MOTION.noteToSeveral;
   return Math.max(least, (armShare(hand, before) + armShare(hand, now)) / 2);
 }

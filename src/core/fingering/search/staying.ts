@@ -32,23 +32,29 @@ export function staysOn(line: Line, stays: readonly Stay[]): ReadonlyMap<number,
   for (const { notes, index } of stays.length > 0 ? line.strokes : []) for (const id of notes) strokes.set(id, index);
   const found = new Map<number, StayAt>();
   for (const { keys, worth } of stays) {
-    const struck = keys.flatMap((notes, key) => {
+    const at = new Map<number, StruckAgain[]>();
+    let [first, last] = [Infinity, -Infinity];
+    keys.forEach((notes, key) => {
       const of = notes.flatMap((id) => strokes.get(id) ?? []);
-      return of.map((stroke, i): StruckAgain => ({ stroke, shift: 3 * key, isLast: i === of.length - 1 }));
+      of.forEach((stroke, i) => {
+        const { onset } = line.strokes[stroke]!;
+        [first, last] = [Math.min(first, onset), Math.max(last, onset)];
+        const struck = { stroke, shift: 3 * key, isLast: i === of.length - 1 };
+        const known = at.get(onset);
+        if (known) known.push(struck);
+        else at.set(onset, [struck]);
+      });
     });
-    if (struck.length === 0) continue;
-    const at = struck.map(({ stroke }) => line.strokes[stroke]!.onset);
-    const [first, last] = [Math.min(...at), Math.max(...at)];
     for (let index = first; index <= last; index++)
-      found.set(index, { worth, isLast: index === last, struck: struck.filter((_, i) => at[i] === index) });
+      found.set(index, { worth, isLast: index === last, struck: at.get(index) ?? [] });
   }
   return found;
 }
 
 /** What a candidate does to the keys of a stay: it strikes some, each with a finger. */
 export interface Refingering {
-  /** Bits of the keys that are struck, those bits as they are from now on, and as they had to be. */
   readonly keys: readonly { readonly shift: number; readonly finger: number }[];
+  /** Bits of what is forgotten of those keys, and of what is remembered of them from now on. */
   readonly cleared: number;
   readonly set: number;
 }

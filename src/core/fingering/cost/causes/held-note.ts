@@ -1,4 +1,4 @@
-import { limitsOf, type Hand } from "../../../hand/hand";
+import type { Hand } from "../../../hand/hand";
 import type { Frame, Press } from "../../frames/frame";
 import type { Cause } from "../cause";
 import { fingerOnKey, mm } from "../words";
@@ -30,5 +30,5 @@ export const heldNote: Cause = {
 function beyondHand(hand: Hand, held: Press, { struck }: Frame): number {
   let farthest = 0;
   for (const { x } of struck) farthest = Math.max(farthest, Math.abs(x - held.x));
-  return Math.max(0, farthest - limitsOf(hand, 1, 5).widestPractical);
+  return Math.max(0, farthest - hand.keySpan);
 }
