@@ -67,18 +67,20 @@ describe("the path of a hand", () => {
     expect(held).toBeGreaterThan(50);
   });
 
-  it("is, over many passages, at most a tenth longer than the shortest on which all fingers reach at ease", () => {
+  it("is at most a tenth longer than the shortest on which all fingers reach at ease", () => {
     const random = seeded(11);
-    let [gone, least] = [0, 0];
-    for (let trial = 0; trial < 16; trial++) {
-      const study = studyOn(randomPassage(random, 14, "right"), { tempo: random.pick([50, 100, 200]) });
+    for (let trial = 0; trial < 24; trial++) {
+      const music = randomPassage(random, random.pick([6, 14]), random.pick(["right", "left"]));
+      const study = studyOn(music, { tempo: random.pick([50, 100, 200]) });
       const path = planned(study, bestFingerings(study, {}, 1)[0]!);
       const [hand, { x }] = [tasksOf(study)[0]!.hand, path.ways];
-      for (let ms = x.ms[0]!; ms < x.ms.at(-1)!; ms += 5) gone += Math.abs(valueAt(x, ms + 5) - valueAt(x, ms));
+      let gone = 0;
+      for (let ms = path.frames[0]!.ms; ms < path.frames.at(-1)!.ms; ms += 5)
+        gone += Math.abs(valueAt(x, ms + 5) - valueAt(x, ms));
       const playing = path.places.filter(({ standing }) => standing.length > 0);
-      least += shortestWay(playing.map((place) => meeting(place.within, sideways(hand, place))));
+      const least = shortestWay(playing.map((place) => meeting(place.within, sideways(hand, place))));
+      expect(gone).toBeLessThan(1.1 * least + 1e-6);
     }
-    expect(gone).toBeLessThan(1.1 * least);
   });
 
   it("is the same within 1 mm inside a passage that is cut, five onsets from where it is", () => {

@@ -21,7 +21,8 @@ import {
   type PlaceBounds,
   type Place,
 } from "./place";
-import { clockOver, timesOf, type Clock, type KnotTime, type Wanted } from "./clock";
+import { clockOver, meeting, timesOf, type Clock, type KnotTime, type Wanted } from "./clock";
+import { shortestThrough } from "./shortest";
 import { valueAt, type Course } from "./smooth";
 import type { Texture } from "../hand/texture";
 import { rollsWanted } from "../hand/turn";
@@ -118,9 +119,13 @@ export function lyingThrough(
     const value = fixed?.at === onset ? fixed[name] : undefined;
     return value === undefined ? wanted : { ease: value, least: value, most: value };
   };
-  const x = clock.smoothed((at, _, i) => unless("x", i, { ease: at.ease, within: at.within, ...sideways(hand, at) }), {
-    shorten: PLAN.shorten,
-  });
+  const along = clock.places.map((at, i) =>
+    unless("x", i, { ease: at.ease, within: at.within, ...sideways(hand, at) }),
+  );
+  const shortest = shortestThrough(
+    along.map(({ ease, within, ...most }) => ({ ease, ...meeting(within ?? most, most) })),
+  );
+  const x = clock.smoothed((_, __, i) => ({ ...along[i]!, ease: shortest[i]! }), { shorten: PLAN.shorten });
   let ulnarDeviation = clock.smoothed((at) => ({
     ease: at.ulnarDeviation,
     least: at.ulnarDeviation,
