@@ -50,25 +50,36 @@ export class Kept {
     }
   }
 
-  /** All that can still win, cheapest first. */
+  /** All that can still win, the cheapest of them first. */
   all(): readonly Reached[] {
     const kept: Reached[] = [];
+    let cheapest = 0;
     for (const beside of this.byMusic.values()) {
       if (beside.length > 1) beside.sort((a, b) => a.cost - b.cost);
-      beside.forEach((reached, i) => {
-        if (!this.isWanted(reached.cost)) return;
-        for (let j = 0; j < Math.min(i, HELD_AGAINST) && reached.places.size > 0; j++) {
-          const { standing, cost, places } = beside[j]!;
-          const spare = reached.cost - cost - EQUAL;
-          if (spare <= 0) break;
-          // It cannot win where the other was reached too, whatever comes.
-          if (gainsLess(this.reader.onsets, spare, reached.standing, standing))
-            reached.places = reached.places.without(places);
-        }
-        if (reached.places.size > 0) kept.push(atFirst(reached));
-      });
+      for (let i = 0; i < beside.length; i++) {
+        const reached = beside[i]!;
+        if (!this.isWanted(reached.cost)) break;
+        if (i > 0) this.letGo(reached, beside, i);
+        if (reached.places.size === 0) continue;
+        if (kept.length > 0 && reached.cost < kept[cheapest]!.cost) cheapest = kept.length;
+        kept.push(atFirst(reached));
+      }
     }
-    return kept.sort((a, b) => a.cost - b.cost);
+    const first = kept[cheapest]!;
+    kept[cheapest] = kept[0]!;
+    kept[0] = first;
+    return kept;
+  }
+
+  /** Lets go the places at which a standing cannot win, because a cheaper one was reached there too, whatever comes. */
+  private letGo(reached: Growing, beside: readonly Growing[], most: number): void {
+    for (let i = 0; i < Math.min(most, HELD_AGAINST) && reached.places.size > 0; i++) {
+      const { standing, cost, places } = beside[i]!;
+      const spare = reached.cost - cost - EQUAL;
+      if (spare <= 0) return;
+      if (gainsLess(this.reader.onsets, spare, reached.standing, standing))
+        reached.places = reached.places.without(places);
+    }
   }
 
   /** Those with the same music ahead. */
