@@ -2,15 +2,17 @@ import { WEIGHTS } from "../fingering/cost/weights";
 import type { Stay } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
+import { FINGERS } from "../hand/finger";
 import { contactOn } from "../keyboard/contact";
-import type { Line } from "../passage/line";
+import { whiteWidth } from "../keyboard/geometry";
+import type { Line, Stroke } from "../passage/line";
 import type { NoteId } from "../passage/note";
-import { STAY } from "../physics";
+import { FIGURE, STAY } from "../physics";
 import { feelsTheSame, type Figure } from "./figure";
 
 /**
  * Where the hand stays: stretches in which a few keys that lie under one hand are struck again and again, so that a pianist puts
- * the hand on them as on a chord, and each key keeps its finger. From left to right, each as long as it may be. Where a figure is
+ * the hand on them as on a chord, and each key keeps its finger; or where it is set down on five neighbouring keys. From left to right, each as long as it may be. Where a figure is
  * moved along the hand moves with it: a stay lies within it, or holds it with all that it is moved to.
  * @param figures those of the study
  */
@@ -114,8 +116,19 @@ class Stretch {
   /** Whether the hand stays up to an onset, the last that was taken. */
   isStay(index: number): boolean {
     const { times, strokes } = this;
-    if (times.size < STAY.leastKeys || strokes < STAY.strokesAKey * times.size) return false;
+    const asked = this.isFiveFingers() ? STAY.strokesAKeyOfFive : STAY.strokesAKey;
+    if (times.size < STAY.leastKeys || strokes < asked * times.size) return false;
     return this.isAgain(this.from) && this.isAgain(index);
+  }
+
+  /** Whether the hand is set down on five neighbouring keys, one for each finger. In a run that comes in by step it is not. */
+  private isFiveFingers(): boolean {
+    const { line, instrument } = this.task;
+    const within = STAY.fiveKeysWithin * whiteWidth(instrument);
+    if (this.times.size !== FINGERS.length || this.right - this.left > within) return false;
+    const [first, before] = [line.onsets[this.from]!, line.onsets[this.from - 1]];
+    const isAStep = (from: Stroke, to: Stroke): boolean => Math.abs(to.key - from.key) <= FIGURE.widestStep;
+    return !before?.struck.some((from) => first.struck.some((to) => isAStep(from, to)));
   }
 
   /** Whether what is struck at an onset is struck at another too: a stay begins and ends so, all else leads to it or on. */

@@ -25,6 +25,9 @@ export const STAY = {
   mostKeys: 5,
   /** Strokes for each of them, on the mean, from which on they are put under the hand as a chord is. */
   strokesAKey: 3,
+  /** The same for five keys that lie under five fingers as they rest, and the white keys' widths within which those lie: a fifth. */
+  strokesAKeyOfFive: 1.4,
+  fiveKeysWithin: 4.5,
   /** Onsets within which it must have shown itself. */
   shownWithin: 64,
 } as const;

@@ -23,48 +23,52 @@ function staying(random: ReturnType<typeof seeded>, length: number): { task: Tas
   const [first, last] = [random.whole(0, 1), random.whole(length - 2, length - 1)];
   const byKey = new Map<number, string[]>();
   keys.slice(first, last + 1).forEach((key, i) => byKey.set(key, [...(byKey.get(key) ?? []), `n${i + first}`]));
-  const study = studyOn(passage(notes), { tempo: random.pick([60, 160]) });
+  const staff = random.pick([1, 2]);
+  const study = studyOn(passage(notes.map((each) => ({ ...each, staff }))), { tempo: random.pick([60, 160]) });
   return {
     task: tasksOf(study)[0]!,
     stay: { keys: [...byKey.values()] as unknown as Stay["keys"], worth: random.pick([1, 6, 20]) },
   };
 }
 
-/** How often a key gets another finger than it had, or its finger goes to another key while it is still to be struck again. */
-function breaksIn(stay: Stay, indexOf: ReadonlyMap<string, number>, digits: Int8Array): number {
+/** How often a key gets another finger than it has, or a finger strikes that has another key or lies on the wrong side of one. */
+function breaksIn({ task, stay }: ReturnType<typeof staying>, digits: Int8Array): number {
+  const keys = task.line.strokes.map(({ key }) => (task.line.side === "right" ? key : -key));
+  const indexOf = new Map(task.line.strokes.map(({ notes, index }) => [notes[0]!, index]));
   const struck = stay.keys
-    .flatMap((notes, key) => notes.map((id, i) => ({ key, at: indexOf.get(id)!, isLast: i === notes.length - 1 })))
+    .flatMap((notes) => notes.map((id) => ({ at: indexOf.get(id)! })))
     .sort((a, b) => a.at - b.at);
   const has = new Map<number, number>();
   let breaks = 0;
-  for (const { key, at, isLast } of struck) {
-    const finger = digits[at]!;
+  for (const { at } of struck) {
+    const [key, finger] = [keys[at]!, digits[at]!];
     if (has.has(key) && has.get(key) !== finger) breaks++;
     has.delete(key);
     for (const [other, of] of [...has]) {
-      if (of !== finger) continue;
+      if (of !== finger && other < key === of < finger) continue;
       breaks++;
       has.delete(other);
     }
-    if (!isLast) has.set(key, finger);
+    has.set(key, finger);
   }
   return breaks;
 }
 
 /** Every fingering in natural order and in reach, with the strain of a printed one and what the stay adds: cheapest first. */
-function tried({ task, stay }: ReturnType<typeof staying>): readonly number[] {
+function tried(given: ReturnType<typeof staying>): readonly number[] {
+  const { task, stay } = given;
   const { strokes, onsets } = task.line;
   const digits = new Int8Array(strokes.length);
   const totals: number[] = [];
-  const indexOf = new Map(strokes.map(({ notes, index }) => [notes[0]!, index]));
   const place = (at: number): void => {
     if (at === strokes.length) {
-      totals.push(price(task, digits).total + stay.worth * breaksIn(stay, indexOf, digits));
+      totals.push(price(task, digits).total + stay.worth * breaksIn(given, digits));
       return;
     }
     const lower = onsets[strokes[at]!.onset]!.struck[0]!;
     for (let finger = 1; finger <= 5; finger++) {
-      if (lower.index !== at && digits[lower.index]! >= finger) continue;
+      const apart = (finger - digits[lower.index]!) * (task.line.side === "right" ? 1 : -1);
+      if (lower.index !== at && apart <= 0) continue;
       digits[at] = finger;
       const pair = [lower, strokes[at]!].map((s) => ({ finger: digits[s.index] as 1, key: s.key }));
       if (lower.index === at || task.placements.look(pair).kind === "held") place(at + 1);

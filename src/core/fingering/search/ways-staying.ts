@@ -25,7 +25,7 @@ export function waysStaying(layer: Layer, asked: Asked, stay: StayAt, prior: Pri
     const candidate = by[state]!;
     if ((open === "all" || open[candidate]) && !shut?.[state]) {
       const strain = pair[state]! + (added ? added[candidate]! : 0);
-      if (prior === null) kept.add(strain, -1, refingerings[candidate]!.set);
+      if (prior === null) kept.add(strain, -1, fingeredAfter(0, refingerings[candidate]!));
       else extend(kept, layer, state, strain, refingerings[candidate]!, stay.worth, prior, k);
     }
     kept.close(state);
