@@ -96,9 +96,9 @@ export const HAND_SIZES: readonly HandSizes[] = [
   },
   {
     name: "a broken ninth and back",
-    side: "right",
-    keys: [60, 64, 67, 71, 74, 71, 67, 64, 60],
-    holds: (small, middle, large) => fingersOf(small) < 5 && middle === large && large === "123454321",
-    why: "Five fingers in order over a ninth ask for more than a small hand.",
+    side: "left",
+    keys: [48, 57, 62, 57, 48],
+    holds: (small, middle, large) => small !== "52125" && middle === "52125" && large === "52125",
+    why: "Laid over a ninth a small hand lets go of its ends; the others reach from 5 to 1.",
   },
 ];

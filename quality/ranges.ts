@@ -19,6 +19,7 @@ export const RANGES: Partial<Record<keyof Weights, readonly [number, number]>> =
   thumbPassLevel: [0.5, 20],
   crossing: [20, 120],
   forOneNote: [0.1, 15],
+  forTwoNotes: [2, 40],
   thumbOnBlack: [1, 40],
   littleOnBlack: [0.5, 20],
   weakFinger: [0.1, 2],

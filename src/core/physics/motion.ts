@@ -21,6 +21,8 @@ export const MOTION = {
   paceRange: [1 / 3, 3],
   /** mm over which a change of position, and the arm's part in two wide notes, grow from nothing to whole. A choice. */
   rampMm: 12,
+  /** mm from a thumb's note to its next, with one note between, from which that counts as a place for two notes, and at which it does so wholly. A choice. */
+  twoNotesFrom: [40, 80],
   /** Share of the price of a broken line that is spared where no two fingers could join the notes. A choice. */
   leapAsked: 0.66,
   /** Share of a stretch, pass or hop that is kept where fingers are free: they keep their order. A choice. */

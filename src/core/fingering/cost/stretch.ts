@@ -18,8 +18,8 @@ export function closerBy({ hand }: Moment, from: Press, to: Press): number {
 
 /**
  * Strain of opening a pair from one note to the next: a share of the placement curve up to comfort and another
- * beyond it, more the less time there is. Past the widest that the pair can open it soon comes to more than a line that
- * breaks, so that the hand lets go.
+ * beyond it, more the less time there is. Past the widest that the pair can open it grows by the square, for a little is made up
+ * for by leaving the key a little early, and soon comes to more than a line that breaks, so that the hand lets go.
  */
 export function openingStrain({ hand, weights, now }: Moment, from: Press, to: Press): number {
   const limits = limitsOf(hand, from.finger, to.finger);
@@ -28,7 +28,7 @@ export function openingStrain({ hand, weights, now }: Moment, from: Press, to: P
   const strain = strainOfOpening(Math.min(distance, limits.widestPractical), limits);
   const tooFar = Math.max(0, distance - limits.widestPractical) / MOTION.rampMm;
   const weighed = weights.opening * Math.min(strain, COMFORT) + weights.openingBeyond * Math.max(0, strain - COMFORT);
-  return weighed * pace(now.onset.gap) + tooFar * weights.lineBroken;
+  return weighed * pace(now.onset.gap) + tooFar ** 2 * weights.lineBroken;
 }
 
 /**

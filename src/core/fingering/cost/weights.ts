@@ -47,6 +47,8 @@ export interface Weights {
   readonly thumbPassTight: number;
   /** Strain of a pass that serves a single note. */
   readonly forOneNote: number;
+  /** Strain of a hand set far along for two notes only, in the usual time. */
+  readonly forTwoNotes: number;
   /** Strain of fingers crossing without the thumb. */
   readonly crossing: number;
   /** Strain of thumb and of little finger on a black key. */
@@ -121,6 +123,7 @@ export const WEIGHTS: Weights = {
   thumbPassAgainst: 39.4,
   thumbPassLevel: 11.8,
   forOneNote: 0.5,
+  forTwoNotes: 16,
   thumbPassFar: 3.82,
   thumbPassBehind: 0.897,
   thumbPassTight: 25,

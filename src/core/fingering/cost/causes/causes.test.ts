@@ -127,6 +127,17 @@ describe("each cause", () => {
     expect(found([62, 64, 65], "231")).toEqual([2]);
   });
 
+  it("place for two notes: the thumb goes far on past one finger, either way, and not where keys lie close", () => {
+    const found = (keys: number[], digits: string, side: "right" | "left" = "right") =>
+      findings(studyOfKeys(keys, side), digits, "for-two-notes").map(({ at }) => at);
+    expect(found([60, 64, 67, 71], "1212")).toEqual([2]);
+    expect(found([71, 67, 64, 60], "2121")).toEqual([3]);
+    expect(found([71, 67, 64, 60], "1212", "left")).toEqual([2]);
+    expect(found([60, 61, 62, 63, 64], "13131")).toEqual([]);
+    expect(found([60, 64, 67, 72], "1231")).toEqual([]);
+    expect(found([60, 67, 60, 67], "1515")).toEqual([]);
+  });
+
   it("in and out: speaks when the hand must travel further than fingers curl", () => {
     expect(findings(studyOfKeys([60, 62]), "12", "in-out")).toEqual([]);
     expect(findings(studyOfKeys([66, 67]), "15", "in-out")).toHaveLength(1);

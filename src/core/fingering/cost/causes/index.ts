@@ -1,5 +1,6 @@
 import { speed } from "./speed";
 import { forOneNote } from "./for-one-note";
+import { forTwoNotes } from "./for-two-notes";
 import { otherFinger } from "./other-finger";
 import { alternation } from "./alternation";
 import { repetition } from "./repetition";
@@ -41,6 +42,7 @@ export const CAUSES: readonly Cause[] = [
   position,
   thumbPass,
   forOneNote,
+  forTwoNotes,
   crossing,
   outerOnBlack,
   weakFinger,
