@@ -81,6 +81,16 @@ describe("figures that return", () => {
     expect(memoriesOf(study, figures, "none")).toEqual([]);
   });
 
+  it("leave a note of a chord free where its key has another colour, for another finger plays there", () => {
+    const octaves = (keys: number[]) => {
+      const study = studyOfKeys(keys.map((key) => [key, key + 12]));
+      return memoriesOf(study, figuresOf(study), "alike").map(({ note }) => /n(\d+)/.exec(note)![1]);
+    };
+    // A, B, C sharp, D and the same a fifth higher: only B is answered by a key of another colour.
+    expect(new Set(octaves([69, 71, 73, 74, 76, 78, 80, 81]))).toEqual(new Set(["3"]));
+    expect(new Set(octaves([60, 62, 64, 65, 67, 69, 71, 72]))).toEqual(new Set(["2", "3"]));
+  });
+
   it("are worth what the weights say, more where the player asks for them", () => {
     const study = studyOfKeys([...FIGURE, ...FIGURE.map((k) => k + 12)]);
     const worth = (tying: "alike" | "all") => memoriesOf(study, figuresOf(study), tying)[0]!.returns[0]!.worth;

@@ -2,7 +2,7 @@ import type { Memory } from "../fingering/search/conditions";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
 import { contactOn } from "../keyboard/contact";
-import type { Pitch } from "../keyboard/pitch";
+import { isBlack, type Pitch } from "../keyboard/pitch";
 import type { NoteId } from "../passage/note";
 import { feelsTheSame, sameness, takesSameFingers, type Figure, type FigureReturn } from "./figure";
 import type { Tying } from "./tying";
@@ -10,7 +10,7 @@ import type { Tying } from "./tying";
 /**
  * What it is worth, note by note, that figures keep their fingers when they return. Changed notes are free. So is a note
  * that is approached or left otherwise than in the figure: where music begins, ends, turns and joins, another finger may
- * stand ready. The worth is a strain: weights.memory for what feels the same under the hand, less as it does less, and
+ * stand ready; and one of a chord whose key has another colour. The worth is a strain: weights.memory for what feels the same under the hand, less as it does less, and
  * memoryAsked times that whole where the player wants every figure kept.
  */
 export function memoriesOf(study: Study, figures: readonly Figure[], tying: Tying): readonly Memory[] {
@@ -33,10 +33,12 @@ export function isTied(given: FigureReturn, tying: Tying): boolean {
   return tying === "all" ? takesSameFingers(given) : tying === "alike" && feelsTheSame(given);
 }
 
-/** Semitones from the onset before a note to its own, and on to the next. */
+/** How a note lies in its line: semitones from the onset before to its own, and on to the next. */
 interface Way {
   readonly from: Step;
   readonly on: Step;
+  /** Of its key where other keys are struck with it: black keys of a chord ask for another finger, those of a line go with it. */
+  readonly colour: "black" | "white" | null;
 }
 
 /** Null where there is none, or it lies farther than the hand opens: the hand is set down anew there, as at a beginning. */
@@ -51,19 +53,21 @@ function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
     for (const { index, struck } of line.onsets) {
       const between = (other: number): Step =>
         lows[other] === undefined || isFar(lows[other], lows[index]!) ? null : lows[other] - lows[index]!;
-      for (const { notes } of struck)
-        for (const note of notes) ways.set(note, { from: between(index - 1), on: between(index + 1) });
+      for (const { notes, key } of struck) {
+        const colour = struck.length === 1 ? null : isBlack(key) ? "black" : "white";
+        for (const note of notes) ways.set(note, { from: between(index - 1), on: between(index + 1), colour });
+      }
     }
   }
   return ways;
 }
 
-/** Whether a note and the one that answers it are approached and left alike: by the same interval, in another key by the same step. */
+/** Whether a note and the one that answers it are approached and left alike, by the same interval, in another key by the same step, and lie alike. */
 function goesAlike(ways: ReadonlyMap<NoteId, Way>, one: NoteId, other: NoteId, { relation }: FigureReturn): boolean {
   const [a, b] = [ways.get(one), ways.get(other)];
   const give = relation === "diatonic" ? 1 : 0;
   const alike = (x: Step | undefined, y: Step | undefined): boolean =>
     x === y || (typeof x === "number" && typeof y === "number" && Math.abs(x - y) <= give);
   if (relation === "mirrored") return typeof a?.from === typeof b?.from && typeof a?.on === typeof b?.on;
-  return alike(a?.from, b?.from) && alike(a?.on, b?.on);
+  return a?.colour === b?.colour && alike(a?.from, b?.from) && alike(a?.on, b?.on);
 }
