@@ -14,7 +14,7 @@ export const forTwoNotes: Cause = {
   source:
     "mm that the thumb goes from its note to its next; grows between the two of MOTION.twoNotesFrom, so that thumb and finger may take turns where keys lie close, as in a chromatic scale. A choice.",
   find({ now, before, earlier, weights }, tell) {
-    if (before === null || earlier === null || !isByThumb(earlier) || !isByThumb(now)) return;
+    if (before === null || earlier === null || !isByThumb(now) || !isByThumb(earlier)) return;
     if (!isPass(before, now) && !isPass(earlier, before)) return;
     const [at, from] = [now.struck[0]!, earlier.struck[0]!];
     const moved = Math.abs(at.x - from.x);
@@ -27,6 +27,6 @@ export const forTwoNotes: Cause = {
   say: ({ amount }) => `the thumb goes ${mm(amount)} on after one note between`,
 };
 
-function isByThumb({ struck: [one, ...more] }: Frame): boolean {
-  return one?.finger === 1 && more.length === 0;
+function isByThumb({ struck }: Frame): boolean {
+  return struck.length === 1 && struck[0]!.finger === 1;
 }
