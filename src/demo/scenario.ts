@@ -168,7 +168,10 @@ export const DEMO_PIECES: readonly DemoPiece[] = [
   {
     score: signalLamp,
     fileName: "the-signal-lamp.musicxml",
-    passages: [spot("One note, again and again", 1, 3, "right", 92)],
+    passages: [
+      spot("One note, again and again", 1, 3, "right", 92),
+      spot("The left hand stays below", 1, 3, "left", 92),
+    ],
   },
   {
     score: weathervane,

@@ -95,6 +95,23 @@ describe("figures", () => {
     expect(screen.queryByRole("region", { name: "Where the hand stays" })).toBeNull();
   });
 
+  it("are shown with the first places where the hand stays, and the rest behind their number", async () => {
+    const placed = [0, 4, 2, 5, 7, 4, 0];
+    const keys = Array.from({ length: 6 }, (_, i) => placed.map((step) => 48 + step + 9 * (i % 2) + i)).flat();
+    const study = studyOfKeys(keys);
+    const stays = staysOf(study, []);
+    expect(stays).toHaveLength(6);
+    const seen = { figures: [], stays, broke: false, price: null };
+    const given = { seen, notes: study.passage.notes, fingering: {}, onTying: jest.fn(), onGo: jest.fn() };
+    render(<FiguresList {...given} tying="alike" />);
+    const region = screen.getByRole("region", { name: "Where the hand stays" });
+    const list = within(region).getAllByRole("list", { hidden: true });
+    expect(list.map((each) => each.children.length)).toEqual([4, 2]);
+    expect(within(region).getByText("2 more").closest("details")).not.toHaveAttribute("open");
+    await userEvent.click(within(region).getByText("2 more"));
+    expect(within(region).getByText("2 more").closest("details")).toHaveAttribute("open");
+  });
+
   it("name a memory trap where one finger differs", () => {
     show("132541213253");
     expect(screen.getByRole("region", { name: "Memory traps" })).toHaveTextContent(/beat 2 has 4, Bar 1, beat 3¾ 3/);

@@ -18,6 +18,7 @@ export function Today({ data, children }: { readonly data: TodayData; readonly c
   const blocks = today.plan?.blocks ?? [];
   const next = blocks.find(({ state }) => state === "planned");
   const done = blocks.reduce((sum, block) => sum + (block.done?.minutes ?? 0), 0);
+  const form = <PlanForm key={today.day} today={today} busy={busy} onPlan={plan} />;
   return (
     <section aria-label="Today" className="border-b border-hairline pb-4">
       <h1 className="border-b border-hairline pb-2 font-serif text-3xl">
@@ -32,6 +33,7 @@ export function Today({ data, children }: { readonly data: TodayData; readonly c
       ) : (
         <div className="mt-3 grid gap-x-8 gap-y-3 md:grid-cols-[1fr_17rem]">
           <div className="min-w-0">
+            {!today.plan && form}
             {next && (
               <NextBlock
                 block={next}
@@ -52,7 +54,7 @@ export function Today({ data, children }: { readonly data: TodayData; readonly c
             <Hindered plan={today.plan} />
           </div>
           <div className="flex flex-col gap-3 text-sm">
-            <PlanForm key={today.day} today={today} busy={busy} onPlan={plan} />
+            {today.plan && form}
             <DoseToday dose={dose} isOwn={settings.doseLimit !== null} />
             <DaysAhead playerId={today.playerId} />
             <HowIPractise playerId={today.playerId} settings={settings} />

@@ -4,6 +4,7 @@ import { notesAsked } from "../fingering/study/study";
 import { bestLeaning } from "../options/leaning-study";
 import { balanced } from "../options/leanings/balanced";
 import { figuresOf } from "./find";
+import { WEIGHTS } from "../fingering/cost/weights";
 import { staysOf } from "./stays";
 
 /** Places of the notes of each stay, key by key. */
@@ -58,6 +59,32 @@ describe("where the hand stays", () => {
     ];
     const sizes = found(studyOfKeys(line)).map((keys) => keys.flat().length);
     expect(sizes).toEqual([16, 16]);
+  });
+
+  it("is worth what memory is, more where the player wants every figure kept, and is none where figures are free", () => {
+    const study = studyOfKeys(CHORD);
+    const { memory, memoryAsked } = WEIGHTS;
+    expect(staysOf(study, [], "alike").map(({ worth }) => worth)).toEqual([memory]);
+    expect(staysOf(study, [], "all").map(({ worth }) => worth)).toEqual([memory * memoryAsked]);
+    expect(staysOf(study, [], "none")).toEqual([]);
+  });
+
+  it("is where the hand is set down on five neighbouring keys, sooner than on others, and not in a run that comes in by step", () => {
+    const five = [60, 64, 62, 65, 67, 64, 60];
+    expect(found(studyOfKeys(five)).map((keys) => keys.flat().length)).toEqual([7]);
+    expect(found(studyOfKeys([79, ...five])).map((keys) => keys.flat().length)).toEqual([7]);
+    expect(found(studyOfKeys([59, ...five]))).toEqual([]);
+    expect(found(studyOfKeys([60, 65, 62, 67, 70, 65, 60]))).toEqual([]);
+    const fingers = (keys: readonly number[], side: "right" | "left") => {
+      const study = studyOfKeys(keys, side);
+      const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+      return notesAsked(study).map((id) => fingering[id]);
+    };
+    for (const by of [0, 2, 4, 5, 7]) {
+      const keys = [48, 51, 55, 51, 50, 53, 48].map((key) => key + by);
+      expect(fingers(keys, "left")).toEqual([5, 3, 1, 3, 4, 2, 5]);
+      expect(fingers(keys, "right")).toEqual([1, 3, 5, 3, 2, 4, 1]);
+    }
   });
 
   it("lets each key keep its finger", () => {

@@ -9,21 +9,25 @@ import type { Line, Stroke } from "../passage/line";
 import type { NoteId } from "../passage/note";
 import { FIGURE, STAY } from "../physics";
 import { feelsTheSame, type Figure } from "./figure";
+import type { Tying } from "./tying";
 
 /**
  * Where the hand stays: stretches in which a few keys that lie under one hand are struck again and again, so that a pianist puts
  * the hand on them as on a chord, and each key keeps its finger; or where it is set down on five neighbouring keys. From left to right, each as long as it may be. Where a figure is
  * moved along the hand moves with it: a stay lies within it, or holds it with all that it is moved to.
+ * What that is worth is weights.memory, and memoryAsked times that where the player wants every figure kept.
  * @param figures those of the study
  */
-export function staysOf(study: Study, figures: readonly Figure[]): readonly Stay[] {
-  const { memory } = study.weights ?? WEIGHTS;
+export function staysOf(study: Study, figures: readonly Figure[], tying: Tying = "alike"): readonly Stay[] {
+  if (tying === "none") return [];
+  const { memory, memoryAsked } = study.weights ?? WEIGHTS;
+  const worth = memory * (tying === "all" ? memoryAsked : 1);
   return tasksOf(study).flatMap((task) => {
     const stays: Stay[] = [];
     const moved = movedIn(task.line, figures);
     for (let from = 0; from < task.line.onsets.length;) {
       const end = endOfStay(task, from, moved);
-      if (end !== null) stays.push({ keys: keysFrom(task.line, from, end), worth: memory });
+      if (end !== null) stays.push({ keys: keysFrom(task.line, from, end), worth });
       from = end ?? from + 1;
     }
     return stays;

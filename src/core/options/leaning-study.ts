@@ -34,7 +34,7 @@ export function leaningConditions(
   const asked = tying ?? leaning.tying ?? "alike";
   if (asked === "none") return { ...conditions, memories: [] };
   const known = figures ?? figuresOf(study);
-  return { ...conditions, memories: memoriesOf(study, known, asked), stays: staysOf(study, known) };
+  return { ...conditions, memories: memoriesOf(study, known, asked), stays: staysOf(study, known, asked) };
 }
 
 /** The k best by a leaning, best first, its totals in its own weights. */

@@ -1,6 +1,6 @@
 import type { Composed } from "../compose";
 
-/** One note repeated, then threes on each step; the edition prints one finger for each, which holds while it is slow. */
+/** One note repeated, then threes on each step, over a left hand that stays where it is; the edition prints one finger for each, which holds while it is slow. */
 export const signalLamp: Composed = {
   title: "The Signal Lamp",
   fifths: 1,
@@ -13,5 +13,8 @@ export const signalLamp: Composed = {
      c5=3 c5=3 c5=3 c5=3 a4=2 a4=2 a4=2 a4=2 |
      8 [b4 d5] [a4 c5] 4 [g4 b4]`,
   ],
-  left: [`8 g3 r [b3 d4] r | g3 r [b3 d4] r | d3 r [c4 d4] r | [d3 f#3] [d3 f#3] 4 g3`],
+  left: [
+    `16 g3 d4 b3 d4 g3 d4 b3 d4 | g3 d4 b3 d4 g3 d4 b3 d4 | f#3 d4 c4 d4 f#3 d4 c4 d4 |
+     8 [d3 f#3] [d3 f#3] 4 g3`,
+  ],
 };
