@@ -26,17 +26,26 @@ export function melodiesOf(study: Study): readonly Melody[] {
     .filter(({ moments }) => moments.length <= LONGEST_SEARCHED);
 }
 
-/** All runs of a melody that another answers, by every relation; with itself only later ones, unless asked for. */
-export function answersBetween(figure: Melody, answer: Melody, alsoEarlier = false): readonly Answer[] {
+/**
+ * All runs of a melody that another answers, by every relation; with itself only later ones, unless asked for.
+ * @param least onsets of the shortest that is wanted
+ */
+export function answersBetween(
+  figure: Melody,
+  answer: Melody,
+  { alsoEarlier = false, least = 1 }: { readonly alsoEarlier?: boolean; readonly least?: number } = {},
+): readonly Answer[] {
   const first = figure === answer && !alsoEarlier ? 1 : 1 - figure.moments.length;
-  const offsets = Array.from({ length: answer.moments.length - first }, (_, i) => first + i);
-  return RELATIONS.filter((relation) => relation.between(figure.side, answer.side)).flatMap((relation) =>
-    offsets
-      .filter((offset) => figure !== answer || offset !== 0)
-      .flatMap((offset) =>
-        runsAlong(figure, answer, offset, relation).map((run) => ({ ...run, relation: relation.name, figure, answer })),
-      ),
-  );
+  const answers: Answer[] = [];
+  for (const relation of RELATIONS) {
+    if (!relation.between(figure.side, answer.side)) continue;
+    for (let offset = first; offset < answer.moments.length; offset++) {
+      if (figure === answer && offset === 0) continue;
+      for (const run of runsAlong(figure, answer, offset, relation))
+        if (run.length >= least) answers.push({ ...run, relation: relation.name, figure, answer });
+    }
+  }
+  return answers;
 }
 
 /** How much an answer is worth against one that is the very same, 0 to 1. */

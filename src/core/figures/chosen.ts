@@ -24,7 +24,7 @@ export function chosenFigure(study: Study, notes: readonly NoteId[]): Figure | n
     const [from, last] = [at[0]!, at.at(-1)!];
     const known = new Set(melody.moments.flatMap((m) => m.notes));
     if (notes.some((id) => !known.has(id))) return null;
-    const answers = melodies.flatMap((other) => answersBetween(melody, other, true));
+    const answers = melodies.flatMap((other) => answersBetween(melody, other, { alsoEarlier: true }));
     const figure = figureFrom(melody, from, last - from + 1, answers);
     return { ...figure, returns: figure.returns.filter(takesSameFingers) };
   }

@@ -17,7 +17,7 @@ import type { RelationName } from "./relations";
 export function figuresOf(study: Study): readonly Figure[] {
   const melodies = melodiesOf(study);
   const answers = melodies.flatMap((one, i) =>
-    melodies.slice(i).flatMap((other) => weighed(answersBetween(one, other))),
+    melodies.slice(i).flatMap((other) => weighed(answersBetween(one, other, { least: FIGURE.leastOnsetsAlike }))),
   );
   const figures: Figure[] = [];
   const covered = new Set<string>();
