@@ -37,7 +37,7 @@ export function Today({ data, children }: { readonly data: TodayData; readonly c
             {next && (
               <NextBlock
                 block={next}
-                isTense={blocks.findLast(({ done }) => done !== null)?.done?.loose === false}
+                isTense={wasTense(blocks)}
                 busy={busy}
                 onChange={(made) => change(next.id, made)}
               />
@@ -63,6 +63,11 @@ export function Today({ data, children }: { readonly data: TodayData; readonly c
       )}
     </section>
   );
+}
+
+/** Whether the player said of the last block done that the hands were not loose. */
+function wasTense(blocks: NonNullable<TodayData["plan"]>["blocks"]): boolean {
+  return blocks.findLast(({ done }) => done !== null)?.done?.loose === false;
 }
 
 function Nothing({ plan }: { readonly plan: NonNullable<TodayData["plan"]> }) {

@@ -65,9 +65,9 @@ function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
 /** Whether a note and the one that answers it are approached and left alike, by the same interval, in another key by the same step, and lie alike. */
 function goesAlike(ways: ReadonlyMap<NoteId, Way>, one: NoteId, other: NoteId, { relation }: FigureReturn): boolean {
   const [a, b] = [ways.get(one), ways.get(other)];
+  if (a === undefined || b === undefined) return a === b;
   const give = relation === "diatonic" ? 1 : 0;
-  const alike = (x: Step | undefined, y: Step | undefined): boolean =>
-    x === y || (typeof x === "number" && typeof y === "number" && Math.abs(x - y) <= give);
-  if (relation === "mirrored") return typeof a?.from === typeof b?.from && typeof a?.on === typeof b?.on;
-  return a?.colour === b?.colour && alike(a?.from, b?.from) && alike(a?.on, b?.on);
+  const alike = (x: Step, y: Step): boolean => x === y || (x !== null && y !== null && Math.abs(x - y) <= give);
+  if (relation === "mirrored") return typeof a.from === typeof b.from && typeof a.on === typeof b.on;
+  return a.colour === b.colour && alike(a.from, b.from) && alike(a.on, b.on);
 }
