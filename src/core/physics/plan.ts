@@ -142,8 +142,8 @@ export const PLAN = {
   ownTurnShare: 0.25,
   /** ms for which the hand is planned on after the last onset. A choice. */
   lastMs: 2000,
-  /** Onsets to either side over which the way is solved anew with a small change. A choice. */
-  adjustAbout: 4,
+  /** Onsets to either side over which the way is solved anew with a small change: what it gains is then what the whole way gains, within 0.1. A choice. */
+  adjustAbout: 10,
   /** Least strain saved, and least mm of clearance won, for a small change to be told. Choices. */
   worthTrying: { strain: 0.05, clearance: 0.5 },
   /** Least mm of clearance that a way round a neighbour must gain to be told. A choice. */

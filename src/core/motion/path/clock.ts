@@ -40,8 +40,6 @@ interface SmoothingManner {
 
 /** The moments of a hand's way at which its coordinates are asked for. */
 export interface Clock {
-  /** The place of each onset. */
-  readonly places: readonly Place[];
   readonly times: readonly KnotTime[];
   /** Place among the knots of each onset. */
   readonly onsets: readonly number[];
@@ -81,7 +79,6 @@ export function clockOver(times: readonly KnotTime[], places: readonly Place[]):
       return Math.min(PLAN.smoothMs, share * (ms - from));
     });
   return {
-    places,
     times,
     onsets,
     smoothed(wanted, { lifted = 0, isBound = true, shorten = 0 } = {}) {

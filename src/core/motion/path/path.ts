@@ -67,6 +67,8 @@ export interface PlanFrame {
 export interface Path {
   readonly frames: readonly PlanFrame[];
   readonly places: readonly Place[];
+  /** Where the shortest way along the keys leads on which all fingers reach at ease: mm, mirrored, a place each. */
+  readonly aims: readonly number[];
   /** The knots of its ways. */
   readonly times: readonly KnotTime[];
   /** mm, mirrored so that x rises towards finger 5; degrees for ulnarDeviation and supination. */
@@ -92,7 +94,8 @@ const ROUNDS = 2;
 export function pathOf(task: Task, frames: readonly Frame[], starts: ReadonlySet<number>): Path {
   const places = placesOf(task, frames);
   const clock = clockOver(timesOf(task, frames), places);
-  const { x, depth, ulnarDeviation } = lyingThrough(task.hand, clock);
+  const aims = aimsOf(task.hand, places);
+  const { x, depth, ulnarDeviation } = lyingThrough(task.hand, clock, aims);
   const heights = heightsWanted(places, starts);
   const supinations = rollsWanted(places);
   const [under, over] = PLAN.heightMost;
@@ -103,29 +106,34 @@ export function pathOf(task: Task, frames: readonly Frame[], starts: ReadonlySet
   const supination = clock.smoothed((_, __, i) => ({ ease: supinations[i]!, least: -thumb, most: little }));
   const ways = { x, depth, height, ulnarDeviation, supination };
   const frameOf = (place: Place, i: number): PlanFrame => frameAt(task, place, ways, clock.onsets[i]!);
-  return { places, times: clock.times, ways, frames: places.map(frameOf) };
+  return { places, aims, times: clock.times, ways, frames: places.map(frameOf) };
 }
 
 /** Where a hand is to lie at one onset whatever it would like; what is not named is left to it. */
 export type Fixed = { readonly at: number } & Partial<Readonly<Record<"x" | "depth" | "ulnarDeviation", number>>>;
 
-/** How a hand lies through the knots of a clock: sideways, in and out, and turned. */
+/** Where the shortest way along the keys leads on which all fingers reach at ease, onset by onset: mm, mirrored. */
+function aimsOf(hand: Hand, places: readonly Place[]): readonly number[] {
+  return shortestThrough(places.map((at) => ({ ease: at.ease, ...meeting(at.within, sideways(hand, at)) })));
+}
+
+/**
+ * How a hand lies through the knots of a clock: sideways, in and out, and turned.
+ * @param aims by onset, see Path
+ */
 export function lyingThrough(
   hand: Hand,
   clock: Clock,
+  aims: readonly number[],
   fixed: Fixed | null = null,
 ): Readonly<Record<"x" | "depth" | "ulnarDeviation", Course>> {
   const unless = (name: "x" | "depth" | "ulnarDeviation", onset: number, wanted: Wanted): Wanted => {
     const value = fixed?.at === onset ? fixed[name] : undefined;
     return value === undefined ? wanted : { ease: value, least: value, most: value };
   };
-  const along = clock.places.map((at, i) =>
-    unless("x", i, { ease: at.ease, within: at.within, ...sideways(hand, at) }),
-  );
-  const shortest = shortestThrough(
-    along.map(({ ease, within, ...most }) => ({ ease, ...meeting(within ?? most, most) })),
-  );
-  const x = clock.smoothed((_, __, i) => ({ ...along[i]!, ease: shortest[i]! }), { shorten: PLAN.shorten });
+  const x = clock.smoothed((at, _, i) => unless("x", i, { ease: aims[i]!, within: at.within, ...sideways(hand, at) }), {
+    shorten: PLAN.shorten,
+  });
   let ulnarDeviation = clock.smoothed((at) => ({
     ease: at.ulnarDeviation,
     least: at.ulnarDeviation,

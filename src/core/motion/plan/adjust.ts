@@ -85,27 +85,29 @@ const TRIES: readonly Try[] = [
  * gains is found by solving the way anew with it, over the onsets about it: what it costs beside this onset counts too.
  * @param at place of the onset
  * @param near the clearance at this onset; null where no key is near
+ * @param about onsets to either side over which the way is solved anew
  */
 export function adjustmentsAt(
   { hand, path, frames }: Pick<HandPlan, "hand" | "path" | "frames">,
   at: number,
   near: Clearance | null,
+  about: number = PLAN.adjustAbout,
 ): readonly Adjustment[] {
   const place = path.places[at]!;
   const frame = frames[at]!;
   if (place.standing.length === 0) return [];
-  const about = windowAbout(path, at);
+  const window = windowAbout(path, at, about);
   const now: Adjusted = {
     x: mirrored(hand, frame.x),
     depth: frame.depth,
     ulnarDeviation: frame.ulnarDeviation,
     leaning: place.way.tilt === "leaning",
   };
-  const before = strainOver(hand, about, now, now);
+  const before = strainOver(hand, window, now, now);
   return TRIES.flatMap(({ id, words, change, gain }): Adjustment[] => {
     const changed = change(now);
     if (!isWithin(hand, place, changed)) return [];
-    const strain = before - strainOver(hand, about, now, changed);
+    const strain = before - strainOver(hand, window, now, changed);
     const clearance = near?.gains.find((g) => g.change === gain)?.mm ?? 0;
     const isSame = Math.abs(strain) < PLAN.worthTrying.strain && clearance < PLAN.worthTrying.clearance;
     return isSame || !Number.isFinite(strain)
@@ -117,28 +119,29 @@ export function adjustmentsAt(
 /** The onsets about one, with the clock of their knots. */
 interface Window {
   readonly places: readonly Place[];
+  readonly aims: readonly number[];
   readonly clock: Clock;
   /** Place of the onset among them. */
   readonly at: number;
 }
 
-function windowAbout({ places, times }: HandPlan["path"], at: number): Window {
-  const from = Math.max(0, at - PLAN.adjustAbout);
-  const to = Math.min(places.length - 1, at + PLAN.adjustAbout);
+function windowAbout({ places, aims, times }: HandPlan["path"], at: number, about: number): Window {
+  const from = Math.max(0, at - about);
+  const to = Math.min(places.length - 1, at + about);
   const some = places.slice(from, to + 1);
   const within = times.flatMap((time) => (time.of < from || time.of > to ? [] : [{ ...time, of: time.of - from }]));
-  return { places: some, clock: clockOver(within, some), at: at - from };
+  return { places: some, aims: aims.slice(from, to + 1), clock: clockOver(within, some), at: at - from };
 }
 
 /** Strain over a window in which the hand lies at its onset as it is told, and elsewhere as it then would. */
-function strainOver(hand: Hand, { places, clock, at }: Window, now: Adjusted, then: Adjusted): number {
+function strainOver(hand: Hand, { places, aims, clock, at }: Window, now: Adjusted, then: Adjusted): number {
   const fixed: Fixed = {
     at,
     ...(then.x === now.x ? {} : { x: then.x }),
     ...(then.depth === now.depth ? {} : { depth: then.depth }),
     ...(then.ulnarDeviation === now.ulnarDeviation ? {} : { ulnarDeviation: then.ulnarDeviation }),
   };
-  const ways = lyingThrough(hand, clock, fixed);
+  const ways = lyingThrough(hand, clock, aims, fixed);
   return places.reduce((sum, place, i) => {
     if (place.standing.length === 0) return sum;
     const k = clock.onsets[i]!;

@@ -223,6 +223,25 @@ describe("adjustments", () => {
     for (const { strain } of found) expect(Number.isFinite(strain)).toBe(true);
   });
 
+  it("gain what they gain with the whole way solved anew", () => {
+    const random = seeded(29);
+    let compared = 0;
+    for (let trial = 0; trial < 6; trial++) {
+      const study = studyOn(randomPassage(random, 20, random.pick(["right", "left"])), {
+        tempo: random.pick([80, 160]),
+      });
+      const [plan] = planOf(study, bestFingerings(study, {}, 1)[0]!).hands;
+      for (let at = 0; at < plan!.frames.length; at += 3) {
+        const whole = new Map(adjustmentsAt(plan!, at, null, Infinity).map(({ id, strain }) => [id, strain]));
+        for (const { id, strain } of adjustmentsAt(plan!, at, null)) {
+          compared++;
+          expect(Math.abs(strain - (whole.get(id) ?? 0))).toBeLessThan(0.1);
+        }
+      }
+    }
+    expect(compared).toBeGreaterThan(40);
+  });
+
   it("count what they cost at the onsets beside, and gain nothing where the hand already lies at ease", () => {
     const five = handOf(studyOfKeys([60, 62, 64, 65, 67], "right", { tempo: 100 }), "12345");
     five.frames.forEach((_, at) => {
