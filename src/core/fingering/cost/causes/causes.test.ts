@@ -138,6 +138,22 @@ describe("each cause", () => {
     expect(found([60, 67, 60, 67], "1515")).toEqual([]);
   });
 
+  it("struck again: several keys are the wrist's whichever fingers take them, one key is the finger's", () => {
+    const strain = (keys: (number | number[])[], digits: string) =>
+      findings(studyOfKeys(keys, "right", { tempo: 120 }), digits, "repetition").reduce(
+        (sum, f) => sum + f.found.strain,
+        0,
+      );
+    const third = [
+      [60, 64],
+      [60, 64],
+    ];
+    expect(strain(third, "1324")).toBeCloseTo(strain(third, "1313"), 9);
+    expect(strain(third, "1313")).toBeGreaterThan(0);
+    expect(strain([60, 60], "12")).toBe(0);
+    expect(strain([60, 60], "11")).toBeGreaterThan(0);
+  });
+
   it("in and out: speaks when the hand must travel further than fingers curl", () => {
     expect(findings(studyOfKeys([60, 62]), "12", "in-out")).toEqual([]);
     expect(findings(studyOfKeys([66, 67]), "15", "in-out")).toHaveLength(1);

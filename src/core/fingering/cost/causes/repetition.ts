@@ -2,6 +2,7 @@ import { MOTION } from "../../../physics";
 import { armShare } from "../arm";
 import { pace } from "../pace";
 import { hz } from "../words";
+import type { Frame } from "../../frames/frame";
 import type { Cause } from "../cause";
 
 /** A finger, or the wrist with a whole chord, striking again faster than it does with ease. */
@@ -11,11 +12,11 @@ export const repetition: Cause = {
   unit: "Hz",
   frames: 2,
   source:
-    "Strokes a second against what a finger, or the wrist, repeats with ease; straight weight; a stroke of the wrist for itself, more the less time it has. Choices.",
+    "Strokes a second against what a finger, or the wrist, repeats with ease; straight weight; a stroke of the wrist for itself, more the less time it has. Several keys struck again are the wrist's, whichever fingers take them. Choices.",
   find({ now, before, weights, hand }, tell) {
     if (before === null || now.struck.length === 0) return;
     const rate = 1000 / now.onset.gap;
-    const wrist = armShare(hand, before) * armShare(hand, now);
+    const wrist = isAgain(before, now) ? 1 : armShare(hand, before) * armShare(hand, now);
     const fingers = (1 - wrist) / now.struck.length;
     for (const to of now.struck) {
       const from = before.struck.find((p) => p.finger === to.finger);
@@ -30,3 +31,8 @@ export const repetition: Cause = {
   say: ({ amount, finger }) =>
     finger ? `${finger.finger} strikes again, ${hz(amount)}` : `whole chords, ${hz(amount)}`,
 };
+
+/** Whether several keys are struck again together. */
+function isAgain({ struck: from }: Frame, { struck: to }: Frame): boolean {
+  return to.length > 1 && from.length === to.length && to.every(({ key }, i) => from[i]!.key === key);
+}
