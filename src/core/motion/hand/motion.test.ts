@@ -44,7 +44,7 @@ describe("letting go", () => {
   it("is never harder when the same fingers go slower: no window shrinks, none is shorter of time, none rocks faster", () => {
     const random = seeded(37);
     let [windows, rocked] = [0, 0];
-    for (let trial = 0; trial < 24; trial++) {
+    for (let trial = 0; trial < 48; trial++) {
       const music = randomPassage(random, 16, random.pick(["right", "left"]));
       const [fast, slow] = [random.whole(60, 240), random.whole(20, 60)].map((tempo) => studyOn(music, { tempo }));
       const fingering = bestFingerings(fast!, {}, 1)[0]!;

@@ -154,6 +154,13 @@ describe("each cause", () => {
     expect(strain([60, 60], "11")).toBeGreaterThan(0);
   });
 
+  it("thumb or little finger on black: less in a chord, which the hand is set down on as a whole", () => {
+    const strain = (keys: number[][], digits: string) =>
+      findings(studyOfKeys(keys), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
+    expect(strain([[61, 64, 69]], "125")).toBeCloseTo(strain([[61, 69]], "15") / 2, 9);
+    expect(strain([[60, 64, 69]], "125")).toBe(0);
+  });
+
   it("in and out: speaks when the hand must travel further than fingers curl", () => {
     expect(findings(studyOfKeys([60, 62]), "12", "in-out")).toEqual([]);
     expect(findings(studyOfKeys([66, 67]), "15", "in-out")).toHaveLength(1);

@@ -5,18 +5,23 @@ import type { Cause } from "../cause";
 import { pace } from "../pace";
 import { fingerOnKey } from "../words";
 
-/** Thumb or little finger on a black key: the hand must go in. Little where it lies in already. */
+/** Fewest keys that the hand is set down on as a whole. */
+const CHORD = 3;
+
+/** Thumb or little finger on a black key: the hand must go in. Little where it lies in already, less where a chord has it lie in. */
 export const outerOnBlack: Cause = {
   id: "outer-on-black",
   label: "thumb or little finger on black",
   unit: "mm",
   frames: 3,
   source:
-    "The black-key rules of the ergonomic model cited in hand/proportions; the mm are how far the hand is drawn in. The way in is priced once: what is left while the hand lies in is a choice.",
+    "The black-key rules of the ergonomic model cited in hand/proportions; the mm are how far the hand is drawn in. The way in is priced once: what is left while the hand lies in, and of a chord, whose placement tells the rest, is a choice.",
   find({ now, before, earlier, weights, hand }, tell) {
     for (const at of now.struck) {
       if (!at.black || (at.finger !== 1 && at.finger !== 5)) continue;
-      const wayIn = (at.finger === 1 ? weights.thumbOnBlack : weights.littleOnBlack) * wayLeft(at, before, earlier);
+      const whole = now.struck.length >= CHORD ? MOTION.inWithChord : 1;
+      const wayIn =
+        (at.finger === 1 ? weights.thumbOnBlack : weights.littleOnBlack) * wayLeft(at, before, earlier) * whole;
       const strain = before === null ? wayIn : wayIn * pace(now.onset.gap);
       tell(at.stroke, hand.behind[at.finger - 1] as number, strain, at, null);
     }
