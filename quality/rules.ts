@@ -54,6 +54,9 @@ export const RULES: Readonly<Record<string, Rule>> = {
 
   /** The pair of fingers is never the same twice running, and never only one of them changes its key with a hop in both. */
   changing: (all) => inTurn(all, (before, now) => before.fingers.join() !== now.fingers.join()),
+  /** The same, each pair with one finger between the two. */
+  "thirds in turn": (all) =>
+    all.map(({ fingers: [a, b] }, i) => Math.abs(a! - b!) === 2 && all[i - 1]?.fingers.join() !== `${a},${b}`),
   "changing above": (all) => changing(all, highest),
   "changing below": (all) => changing(all, lowest),
 

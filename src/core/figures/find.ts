@@ -57,7 +57,8 @@ function isFigure({ moments }: Melody, from: number, length: number, relation: R
   const keys = moments.slice(from, from + length).map((m) => m.keys);
   if (keys.every((k) => k.join() === keys[0]!.join())) return false;
   const isAlike = relation === "exact" || relation === "octave";
-  if ((isAlike && length > FIGURE.leastOnsets) || keys.some((k) => k.length > 1)) return true;
+  if ((isAlike && length > FIGURE.leastOnsets) || keys.some((k) => k.length > 2 || k.length !== keys[0]!.length))
+    return true;
   // One key again and again, and then another: the fingers that take turns on it had better be the same on each.
   if (keys.slice(0, -1).every(([key]) => key === keys[0]![0])) return true;
   // A key struck again moves nowhere.

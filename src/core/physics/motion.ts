@@ -23,6 +23,8 @@ export const MOTION = {
   rampMm: 12,
   /** mm from a thumb's note to its next, with one note between, from which that counts as a place for two notes, and at which it does so wholly. A choice. */
   twoNotesFrom: [40, 80],
+  /** Share of what closing the hand to a note cost that is spared where it then moves: a little is paid twice, so that fingers keep beside one another. A choice. */
+  closingCounts: 0.9,
   /** Share of the price of a broken line that is spared where no two fingers could join the notes. A choice. */
   leapAsked: 0.66,
   /** Share of a stretch, pass or hop that is kept where fingers are free: they keep their order. A choice. */

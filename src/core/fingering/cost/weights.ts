@@ -142,7 +142,7 @@ export const WEIGHTS: Weights = {
   heldLostPedal: 30,
   heldPerMm: 0.5,
   changeOnKey: 14,
-  doubledThumb: 12,
+  doubledThumb: 40,
   repetitionPerHz: 14.3,
   wristStroke: 4,
   speed: 2.2,

@@ -29,7 +29,7 @@ export const position: Cause = {
         ? weights.positionAfterPass
         : 1;
     const closed = crowdedBetween(moment, earlier, before);
-    const change = Math.max(0, paid * share * weights.position - closed);
+    const change = Math.max(0, paid * share * weights.position - MOTION.closingCounts * closed);
     const strain = change + outOfPlace(hand, earlier, now) * weights.outOfPlace;
     const ms = (now.onset.gap + before.onset.gap) / 2;
     if (strain > 0) tell(at.stroke, moved, strain * pace(ms), at, earlier.struck[0]!);
