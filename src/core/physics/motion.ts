@@ -36,7 +36,7 @@ export const MOTION = {
   /** The same for any black key where the two onsets before were on black keys alone: nothing draws the hand out. A choice. */
   liesInOnBlack: 0.35,
   /** Share of its price that an outer finger on black keeps in a chord: where the hand lies for that, its placement prices. A choice. */
-  inWithChord: 0.5,
+  inWithChord: 0.3,
   /** Strokes a second of two fingers in turn that go with ease. Starting value. */
   alternationEase: 4,
   /** How little two fingers move apart from one another, 0 to 1: 3, 4 and 5 share tendons. Starting values, in the order of teaching practice; that the ring finger moves least by itself, and the thumb and the index most, is measured (Häger-Ross and Schieber, J. Neuroscience 20(22), 2000). */

@@ -21,3 +21,8 @@ export function armBetween(hand: Hand, before: Frame, now: Frame): number {
   const least = (before.struck.length === 1) === (now.struck.length === 1) ? 0 : MOTION.noteToSeveral;
   return Math.max(least, (armShare(hand, before) + armShare(hand, now)) / 2);
 }
+
+/** Whether two frames strike the same keys: the hand stays over them. */
+export function sameKeys({ struck: from }: Frame, { struck: to }: Frame): boolean {
+  return from.length === to.length && to.every(({ key }, i) => from[i]!.key === key);
+}

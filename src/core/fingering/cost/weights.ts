@@ -13,6 +13,8 @@ export interface Weights {
   /** Share of a placement's strain that each note struck in it adds, up to comfort and beyond it. */
   readonly holding: number;
   readonly holdingBeyond: number;
+  /** Strain per mm by which the fingers of a chord lie on the mean from where they rest. */
+  readonly unlikeRest: number;
   /** Strain that a placement out of reach counts as, where the player wants it all the same, and per mm short. */
   readonly outOfReach: number;
   readonly outOfReachPerMm: number;
@@ -105,6 +107,7 @@ export const WEIGHTS: Weights = {
   neighbourPerMm: 0.0511,
   holding: 0.491,
   holdingBeyond: 0.677,
+  unlikeRest: 0.1,
   outOfReach: 110,
   outOfReachPerMm: 1,
   crowding: 0.552,

@@ -157,8 +157,46 @@ describe("each cause", () => {
   it("thumb or little finger on black: less in a chord, which the hand is set down on as a whole", () => {
     const strain = (keys: number[][], digits: string) =>
       findings(studyOfKeys(keys), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
-    expect(strain([[61, 64, 69]], "125")).toBeCloseTo(strain([[61, 69]], "15") / 2, 9);
+    expect(strain([[61, 64, 69]], "125")).toBeCloseTo(strain([[61, 69]], "15") * MOTION.inWithChord, 9);
     expect(strain([[60, 64, 69]], "125")).toBe(0);
+  });
+
+  it("fingers off their places: a chord whose inner fingers lie between the outer ones as at rest has none, in any hand", () => {
+    const strain = (digits: string, span?: number) =>
+      findings(studyOfKeys([[60, 64, 67]], "right", {}, span), digits, "unlike-rest").reduce(
+        (sum, f) => sum + f.found.strain,
+        0,
+      );
+    for (const span of [175, 205, 230]) {
+      expect(strain("135", span)).toBeLessThan(strain("125", span));
+    }
+    expect(strain("135", 205)).toBeLessThan(0.5);
+    expect(findings(studyOfKeys([[60, 67]]), "15", "unlike-rest")).toEqual([]);
+  });
+
+  it("other finger on the same key: of the fingers, and not of the arm that carries a chord on", () => {
+    const count = (keys: (number | number[])[], digits: string) =>
+      findings(studyOfKeys(keys), digits, "other-finger").length;
+    expect(count([60, 62, 60], "123")).toBe(1);
+    expect(
+      count(
+        [
+          [60, 64, 67],
+          [62, 65, 69],
+          [64, 67, 71],
+        ],
+        "135135135",
+      ),
+    ).toBe(0);
+    expect(
+      count(
+        [
+          [60, 64, 67],
+          [60, 64, 67],
+        ],
+        "135124",
+      ),
+    ).toBe(2);
   });
 
   it("in and out: speaks when the hand must travel further than fingers curl", () => {

@@ -26,12 +26,14 @@ import { rotation } from "./rotation";
 import { sameFinger } from "./same-finger";
 import { shortfall } from "./shortfall";
 import { thumbPass } from "./thumb-pass";
+import { unlikeRest } from "./unlike-rest";
 import { weakFinger } from "./weak-finger";
 
 /** All causes of strain. Their sum over a passage is what the search minimises. */
 export const CAUSES: readonly Cause[] = [
   holding,
   heldOpen,
+  unlikeRest,
   opening,
   crowding,
   neighbour,

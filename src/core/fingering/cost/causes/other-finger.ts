@@ -1,4 +1,5 @@
 import type { Frame, Press } from "../../frames/frame";
+import { armShare, sameKeys } from "../arm";
 import { fingers } from "../words";
 import type { Cause } from "../cause";
 
@@ -9,11 +10,16 @@ export const otherFinger: Cause = {
   unit: "notes",
   frames: 3,
   source:
-    "A choice: less than a change of position; where a finger cannot repeat so fast, changing is cheaper all the same.",
-  find({ now, before, earlier, weights }, tell) {
+    "A choice: less than a change of position; where a finger cannot repeat so fast, changing is cheaper all the same. Nothing from one chord to another, which the arm sets down: the hand moves as a whole.",
+  find({ now, before, earlier, weights, hand }, tell) {
+    const chord = armShare(hand, now);
     for (const to of now.struck) {
-      const from = onKey(before, to) ?? onKey(earlier, to);
-      if (from && from.finger !== to.finger) tell(to.stroke, 1, weights.otherFinger / now.struck.length, to, from);
+      const frame = onKey(before, to) ? before : earlier;
+      const from = onKey(frame, to);
+      if (!from || from.finger === to.finger) continue;
+      const moved = sameKeys(frame!, now) ? 0 : chord * armShare(hand, frame!);
+      const strain = (weights.otherFinger * (1 - moved)) / now.struck.length;
+      if (strain > 0) tell(to.stroke, 1, strain, to, from);
     }
   },
   spared: () => "a key keeps its finger",

@@ -1,8 +1,7 @@
 import { MOTION } from "../../../physics";
-import { armShare } from "../arm";
+import { armShare, sameKeys } from "../arm";
 import { pace } from "../pace";
 import { hz } from "../words";
-import type { Frame } from "../../frames/frame";
 import type { Cause } from "../cause";
 
 /** A finger, or the wrist with a whole chord, striking again faster than it does with ease. */
@@ -16,7 +15,7 @@ export const repetition: Cause = {
   find({ now, before, weights, hand }, tell) {
     if (before === null || now.struck.length === 0) return;
     const rate = 1000 / now.onset.gap;
-    const wrist = isAgain(before, now) ? 1 : armShare(hand, before) * armShare(hand, now);
+    const wrist = now.struck.length > 1 && sameKeys(before, now) ? 1 : armShare(hand, before) * armShare(hand, now);
     const fingers = (1 - wrist) / now.struck.length;
     for (const to of now.struck) {
       const from = before.struck.find((p) => p.finger === to.finger);
@@ -31,8 +30,3 @@ export const repetition: Cause = {
   say: ({ amount, finger }) =>
     finger ? `${finger.finger} strikes again, ${hz(amount)}` : `whole chords, ${hz(amount)}`,
 };
-
-/** Whether several keys are struck again together. */
-function isAgain({ struck: from }: Frame, { struck: to }: Frame): boolean {
-  return to.length > 1 && from.length === to.length && to.every(({ key }, i) => from[i]!.key === key);
-}
