@@ -35,6 +35,8 @@ export const MOTION = {
   liesIn: 0.15,
   /** The same for any black key where the two onsets before were on black keys alone: nothing draws the hand out. A choice. */
   liesInOnBlack: 0.35,
+  /** Fewest keys of a chord, which the arm sets the hand down on as a whole. A choice. */
+  wholeFrom: 3,
   /** Share of its price that an outer finger on black keeps in a chord: where the hand lies for that, its placement prices. A choice. */
   inWithChord: 0.3,
   /** Strokes a second of two fingers in turn that go with ease. Starting value. */

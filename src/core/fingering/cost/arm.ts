@@ -7,7 +7,7 @@ import type { Frame } from "../frames/frame";
  * two that lie wider than the hand does relaxed, 0 for a single note and narrow pairs, between them smoothly.
  */
 export function armShare(hand: Hand, { struck }: Frame): number {
-  if (struck.length !== 2) return struck.length > 2 ? 1 : 0;
+  if (struck.length !== 2) return struck.length >= MOTION.wholeFrom ? 1 : 0;
   const beyond = Math.abs(struck[1]!.x - struck[0]!.x) - limitsOf(hand, 1, 5).widestRelaxed;
   return Math.min(1, Math.max(0, beyond / MOTION.rampMm));
 }

@@ -5,9 +5,6 @@ import type { Cause } from "../cause";
 import { pace } from "../pace";
 import { fingerOnKey } from "../words";
 
-/** Fewest keys that the hand is set down on as a whole. */
-const CHORD = 3;
-
 /** Thumb or little finger on a black key: the hand must go in. Little where it lies in already, less where a chord has it lie in. */
 export const outerOnBlack: Cause = {
   id: "outer-on-black",
@@ -19,7 +16,7 @@ export const outerOnBlack: Cause = {
   find({ now, before, earlier, weights, hand }, tell) {
     for (const at of now.struck) {
       if (!at.black || (at.finger !== 1 && at.finger !== 5)) continue;
-      const whole = now.struck.length >= CHORD ? MOTION.inWithChord : 1;
+      const whole = now.struck.length >= MOTION.wholeFrom ? MOTION.inWithChord : 1;
       const wayIn =
         (at.finger === 1 ? weights.thumbOnBlack : weights.littleOnBlack) * wayLeft(at, before, earlier) * whole;
       const strain = before === null ? wayIn : wayIn * pace(now.onset.gap);

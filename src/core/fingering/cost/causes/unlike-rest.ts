@@ -1,11 +1,9 @@
 import { limitsOf, type Hand } from "../../../hand/hand";
+import { MOTION } from "../../../physics";
 import type { Press } from "../../frames/frame";
 import type { Cause } from "../cause";
 import { apart } from "../pairs";
 import { mm } from "../words";
-
-/** Fewest keys of a chord whose fingers have a shape together. */
-const CHORD = 3;
 
 /** A chord whose inner fingers do not lie between the outer ones as they lie in the hand at rest. */
 export const unlikeRest: Cause = {
@@ -16,7 +14,7 @@ export const unlikeRest: Cause = {
   source:
     "mm by which the inner fingers of a chord lie on the mean from where they rest, the hand as far open as its outer ones are, as long as these are relaxed; straight weight. A choice: of fingers that reach all keys alike a player takes those that lie over them.",
   find({ now, hand, weights }, tell) {
-    if (now.struck.length < CHORD) return;
+    if (now.struck.length < MOTION.wholeFrom) return;
     const off = offRest(hand, now.struck);
     if (off > 0) tell(now.struck[0]!.stroke, off, off * weights.unlikeRest, null, null);
   },
