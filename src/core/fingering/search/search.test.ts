@@ -31,7 +31,8 @@ function taskOf(given: Passage, side: Side, manner: Manner = MANNER, span = 195)
     placements: placementsFor(side, span),
     manner,
     own: {},
-    weights: WEIGHTS,
+    // A thumb on two keys for less, so that it is met often enough.
+    weights: { ...WEIGHTS, doubledThumb: 12 },
   };
 }
 
@@ -169,8 +170,7 @@ describe("the search", () => {
     expect(compared).toBeGreaterThanOrEqual(2000);
     expect(heldLong).toBeGreaterThanOrEqual(50);
     expect(pinnedCount).toBeGreaterThanOrEqual(50);
-    expect(doubled).toBeGreaterThanOrEqual(5);
-    expect(changed).toBeGreaterThanOrEqual(10);
+    expect(Math.min(doubled, changed)).toBeGreaterThanOrEqual(10);
   });
 
   it("is the same for a passage and its mirror image in the other hand", () => {
