@@ -1,4 +1,5 @@
 import type { Memory } from "../fingering/search/conditions";
+import { wideShare } from "../fingering/cost/arm";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
 import { contactOn } from "../keyboard/contact";
@@ -37,7 +38,10 @@ export function isTied(given: FigureReturn, tying: Tying): boolean {
 interface Way {
   readonly from: Step;
   readonly on: Step;
-  /** Of its key where other keys are struck with it: black keys of a chord ask for another finger, those of a line go with it. */
+  /**
+   * Of its key where other keys are struck with it, or the hand goes wide out and back, which is a chord that is broken: black
+   * keys of a chord ask for another finger, those of a line go with it.
+   */
   readonly colour: "black" | "white" | null;
 }
 
@@ -48,13 +52,19 @@ function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
   const ways = new Map<NoteId, Way>();
   for (const { line, hand, instrument } of tasksOf(study)) {
     const lows = line.onsets.map(({ struck }) => struck[0]!.key);
-    const isFar = (one: Pitch, other: Pitch): boolean =>
-      Math.abs(contactOn(one, instrument).x - contactOn(other, instrument).x) > hand.keySpan;
+    const mmBetween = (one: Pitch, other: Pitch): number => contactOn(other, instrument).x - contactOn(one, instrument).x;
+    const isFar = (one: Pitch, other: Pitch): boolean => Math.abs(mmBetween(one, other)) > hand.keySpan;
+    const isBroken = (at: number): boolean => {
+      const sides = [lows[at - 1], lows[at + 1]].flatMap((beside) =>
+        beside === undefined ? [] : [mmBetween(lows[at]!, beside)],
+      );
+      return sides.every((mm) => wideShare(hand, Math.abs(mm)) > 0 && mm * sides[0]! > 0);
+    };
     for (const { index, struck } of line.onsets) {
       const between = (other: number): Step =>
         lows[other] === undefined || isFar(lows[other], lows[index]!) ? null : lows[other] - lows[index]!;
       for (const { notes, key } of struck) {
-        const colour = struck.length === 1 ? null : isBlack(key) ? "black" : "white";
+        const colour = struck.length === 1 && !isBroken(index) ? null : isBlack(key) ? "black" : "white";
         for (const note of notes) ways.set(note, { from: between(index - 1), on: between(index + 1), colour });
       }
     }

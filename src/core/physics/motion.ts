@@ -20,7 +20,7 @@ export const MOTION = {
   usualMs: 156,
   paceRange: [1 / 3, 3],
   /** mm over which a change of position, and the arm's part in two wide notes, grow from nothing to whole. A choice. */
-  rampMm: 12,
+  rampMm: 20,
   /** mm from a thumb's note to its next, with one note between, from which that counts as a place for two notes, and at which it does so wholly. A choice. */
   twoNotesFrom: [40, 80],
   /** Share of what closing the hand to a note cost that is spared where it then moves: a little is paid twice, so that fingers keep beside one another. A choice. */

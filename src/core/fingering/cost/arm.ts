@@ -8,8 +8,12 @@ import type { Frame } from "../frames/frame";
  */
 export function armShare(hand: Hand, { struck }: Frame): number {
   if (struck.length !== 2) return struck.length >= MOTION.wholeFrom ? 1 : 0;
-  const beyond = Math.abs(struck[1]!.x - struck[0]!.x) - limitsOf(hand, 1, 5).widestRelaxed;
-  return Math.min(1, Math.max(0, beyond / MOTION.rampMm));
+  return wideShare(hand, Math.abs(struck[1]!.x - struck[0]!.x));
+}
+
+/** How far two keys lie wider than the hand does relaxed, in mm between them: 0 within that, 1 from a little beyond. */
+export function wideShare(hand: Hand, mm: number): number {
+  return Math.min(1, Math.max(0, (mm - limitsOf(hand, 1, 5).widestRelaxed) / MOTION.rampMm));
 }
 
 /**

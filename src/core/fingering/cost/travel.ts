@@ -1,7 +1,7 @@
 import { strainOfClosing, strainOfOpening } from "../../hand/limits";
 import { limitsOf, type Hand } from "../../hand/hand";
 import type { Frame, Press } from "../frames/frame";
-import { armShare } from "./arm";
+import { armShare, wideShare } from "./arm";
 import { apart } from "./pairs";
 import { COMFORT } from "../../physics";
 
@@ -26,6 +26,13 @@ export function movedBetween(hand: Hand, from: Frame, to: Frame): number {
 /** Share of the way from relaxed to the comfortable limit, 0 to 1, by which the pair farthest out of place is open or closed. */
 export function outOfPlace(hand: Hand, from: Frame, to: Frame): number {
   return mostOf(hand, from, to, awayFromRest);
+}
+
+/** How far three single notes go wide out and back, as where octaves are broken: 0 to 1. */
+export function wideAndBack(hand: Hand, from: Frame, between: Frame, to: Frame): number {
+  if (from.struck.length !== 1 || between.struck.length !== 1 || to.struck.length !== 1) return 0;
+  const [out, back] = [between.struck[0]!.x - from.struck[0]!.x, to.struck[0]!.x - between.struck[0]!.x];
+  return out * back < 0 ? wideShare(hand, Math.abs(out)) * wideShare(hand, Math.abs(back)) : 0;
 }
 
 function awayFromRest(hand: Hand, from: Press, to: Press): number {

@@ -4,7 +4,7 @@ import { fingers } from "../words";
 import { pace } from "../pace";
 import { isPass } from "../pass";
 import { crowdingStrain } from "../stretch";
-import { movedBetween, outOfPlace } from "../travel";
+import { movedBetween, outOfPlace, wideAndBack } from "../travel";
 import type { Cause, Moment } from "../cause";
 
 /** The hand set in another place: what is struck now does not lie under it as it lay two onsets before. */
@@ -29,7 +29,9 @@ export const position: Cause = {
         ? weights.positionAfterPass
         : 1;
     const closed = crowdedBetween(moment, earlier, before);
-    const change = Math.max(0, paid * share * weights.position - MOTION.closingCounts * closed);
+    // Where a wide interval is broken each of its ends pays for half of the move that both make.
+    const ends = 1 - wideAndBack(hand, earlier, before, now) / 2;
+    const change = Math.max(0, ends * paid * share * weights.position - MOTION.closingCounts * closed);
     const strain = change + outOfPlace(hand, earlier, now) * weights.outOfPlace;
     const ms = (now.onset.gap + before.onset.gap) / 2;
     if (strain > 0) tell(at.stroke, moved, strain * pace(ms), at, earlier.struck[0]!);
