@@ -101,7 +101,7 @@ export interface Weights {
 }
 
 export const WEIGHTS: Weights = {
-  opening: 0.02,
+  opening: 0.018,
   openingBeyond: 0.2,
   heldOpen: 0.03,
   neighbourPerMm: 0.0511,
@@ -124,14 +124,14 @@ export const WEIGHTS: Weights = {
   outOfPlace: 1.97,
   thumbPass: 22.8,
   thumbPassAgainst: 39.4,
-  thumbPassLevel: 10,
+  thumbPassLevel: 11.5,
   forOneNote: 0.5,
   forTwoNotes: 16,
   thumbPassFar: 3.25,
   thumbPassBehind: 0.897,
   thumbPassTight: 40,
   crossing: 57,
-  thumbOnBlack: 26.8,
+  thumbOnBlack: 35,
   littleOnBlack: 20,
   weakFinger: [0.0, 0.0, 0.0, 1.0, 0.222],
   weakPerLoad: 1.6,
