@@ -27,6 +27,8 @@ export const MOTION = {
   closingCounts: 0.9,
   /** Share of the price of a broken line that is spared where no two fingers could join the notes. A choice. */
   leapAsked: 0.66,
+  /** Share of the price of a broken line that is spared where several notes at once follow several. A choice. */
+  setDownTogether: 0.3,
   /** Share of a stretch, pass or hop that is kept where fingers are free: they keep their order. A choice. */
   orderKept: 0.3,
   /** How little of a line there is to be broken between a single note and several, 0 to 1. A choice. */
@@ -38,7 +40,7 @@ export const MOTION = {
   /** Fewest keys of a chord, which the arm sets the hand down on as a whole. A choice. */
   wholeFrom: 3,
   /** Share of its price that an outer finger on black keeps in a chord: where the hand lies for that, its placement prices. A choice. */
-  inWithChord: 0.3,
+  inWithChord: 0.1,
   /** Strokes a second of two fingers in turn that go with ease. Starting value. */
   alternationEase: 4,
   /** How little two fingers move apart from one another, 0 to 1: 3, 4 and 5 share tendons. Starting values, in the order of teaching practice; that the ring finger moves least by itself, and the thumb and the index most, is measured (Häger-Ross and Schieber, J. Neuroscience 20(22), 2000). */

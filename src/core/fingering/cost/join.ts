@@ -34,11 +34,14 @@ export function legatoShare(from: Press, moment: Moment): number {
 /**
  * Strain of a line that breaks: the hand lets go and is set down anew. Less where the school carries the hand across wide
  * arpeggios, where the pedal sounds on, and where no two fingers could join the notes: there the music asks for a leap.
- * Nothing where the arm sets down both of two chords, half of it to and from one.
+ * Nothing where the arm sets down both of two chords, half of it to and from one; less between narrow pairs, whose notes are
+ * set down together: thirds and sixths go by threes of them, and the hand is set anew.
  */
 export function breakPrice(moment: Moment): number {
   const { manner, weights, hand, instrument, before, now } = moment;
-  const fingers = (1 - armBetween(hand, before!, now)) * (1 - MOTION.leapAsked * beyondAllReach(moment));
+  const together = before!.struck.length > 1 && now.struck.length > 1 ? MOTION.setDownTogether : 0;
+  const fingers =
+    (1 - armBetween(hand, before!, now)) * (1 - together) * (1 - MOTION.leapAsked * beyondAllReach(moment));
   if (!isWide(before!, now, MOTION.carriedFrom * whiteWidth(instrument))) return weights.lineBroken * fingers;
   const bySchool = manner.arpeggios === "carried" ? weights.carriedAcross : Infinity;
   return Math.min(bySchool, manner.pedal ? weights.carriedByPedal : Infinity, weights.lineBroken) * fingers;
