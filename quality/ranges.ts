@@ -2,8 +2,8 @@ import type { Weights } from "@/core/fingering/cost/weights";
 
 /** Weights that bear on which fingering is best for single hands; each with the range in which it keeps its meaning. */
 export const RANGES: Partial<Record<keyof Weights, readonly [number, number]>> = {
-  opening: [0.014, 0.6],
-  openingBeyond: [0.2, 1.5],
+  opening: [0.01, 0.4],
+  openingBeyond: [0.05, 1.5],
   crowding: [0.1, 1.2],
   lineBroken: [60, 250],
   carry: [0.02, 0.5],
@@ -20,8 +20,8 @@ export const RANGES: Partial<Record<keyof Weights, readonly [number, number]>> =
   crossing: [20, 120],
   forOneNote: [0.1, 15],
   forTwoNotes: [2, 40],
-  thumbOnBlack: [1, 40],
-  littleOnBlack: [0.5, 20],
+  thumbOnBlack: [2, 60],
+  littleOnBlack: [1, 40],
   weakFinger: [0.1, 2],
   weakPairPerHz: [0.05, 0.6],
   alternation: [0.2, 10],
@@ -32,7 +32,7 @@ export const RANGES: Partial<Record<keyof Weights, readonly [number, number]>> =
   otherFinger: [1, 20],
   holding: [0.1, 1.5],
   holdingBeyond: [0.5, 4],
-  memory: [2, 20],
+  memory: [4, 40],
 };
 
 export const TUNED = Object.keys(RANGES) as readonly (keyof Weights)[];
