@@ -70,10 +70,10 @@ export const TEMPO_FLIPS: readonly TempoFlip[] = [
     why: "Thumb and index are calm when slow; 2 and 3 move most freely from one another when fast.",
   },
   {
-    name: "an arpeggio there and back",
+    name: "a wide triad upwards",
     side: "right",
-    keys: [62, 65, 69, 74, 77, 81, 86, 81, 77, 74, 69, 65, 62],
-    holds: (slow, fast) => slow.startsWith("1231") && fast.startsWith("1235"),
-    why: "Slowly the thumb passes under; quickly the hand takes the octave whole and is carried to the next.",
+    keys: [48, 55, 64, 67, 76],
+    holds: (slow, fast) => slow.startsWith("1212") && fast.startsWith("125"),
+    why: "Slowly the thumb passes under; quickly the hand takes the tenth whole and is carried to the next notes.",
   },
 ];

