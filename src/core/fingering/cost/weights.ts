@@ -87,6 +87,8 @@ export interface Weights {
   readonly speedDouble: number;
   /** Strain of another finger on a key that was struck one or two onsets before. */
   readonly otherFinger: number;
+  /** The same again where it lies farther from the thumb than the finger that struck just before: fingers in turn on one key sweep towards the thumb. */
+  readonly againstSweep: number;
   /** Strain of a note nobody plays: inside a chord, there with another octave of it in the chord, and at its outside or of the tune. */
   readonly leftOut: number;
   readonly leftOutDoubled: number;
@@ -151,6 +153,7 @@ export const WEIGHTS: Weights = {
   speed: 2.2,
   speedDouble: 5.5,
   otherFinger: 12,
+  againstSweep: 8,
   leftOut: 120,
   leftOutDoubled: 90,
   leftOutOuter: 160,

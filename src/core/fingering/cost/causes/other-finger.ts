@@ -3,14 +3,17 @@ import { armShare, sameKeys } from "../arm";
 import { fingers } from "../words";
 import type { Cause } from "../cause";
 
-/** Another finger on a key that was struck just before, or with one note between: it must be thought of. */
+/**
+ * Another finger on a key that was struck just before, or with one note between: it must be thought of; and struck again at once,
+ * the hand draws its fingers over the key towards the thumb, not away from it.
+ */
 export const otherFinger: Cause = {
   id: "other-finger",
   label: "other finger on the same key",
   unit: "notes",
   frames: 3,
   source:
-    "A choice: less than a change of position; where a finger cannot repeat so fast, changing is cheaper all the same. Nothing from one chord to another, which the arm sets down: the hand moves as a whole.",
+    "A choice: less than a change of position; where a finger cannot repeat so fast, changing is cheaper all the same. Nothing from one chord to another, which the arm sets down: the hand moves as a whole. That repeated notes go 4 3 2 1 is teaching practice.",
   find({ now, before, earlier, weights, hand }, tell) {
     const chord = armShare(hand, now);
     for (const to of now.struck) {
@@ -18,7 +21,8 @@ export const otherFinger: Cause = {
       const from = onKey(frame, to);
       if (!from || from.finger === to.finger) continue;
       const moved = sameKeys(frame!, now) ? 0 : chord * armShare(hand, frame!);
-      const strain = (weights.otherFinger * (1 - moved)) / now.struck.length;
+      const away = frame === before && to.finger > from.finger ? weights.againstSweep : 0;
+      const strain = ((weights.otherFinger + away) * (1 - moved)) / now.struck.length;
       if (strain > 0) tell(to.stroke, 1, strain, to, from);
     }
   },
