@@ -52,7 +52,8 @@ function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
   const ways = new Map<NoteId, Way>();
   for (const { line, hand, instrument } of tasksOf(study)) {
     const lows = line.onsets.map(({ struck }) => struck[0]!.key);
-    const mmBetween = (one: Pitch, other: Pitch): number => contactOn(other, instrument).x - contactOn(one, instrument).x;
+    const mmBetween = (one: Pitch, other: Pitch): number =>
+      contactOn(other, instrument).x - contactOn(one, instrument).x;
     const isFar = (one: Pitch, other: Pitch): boolean => Math.abs(mmBetween(one, other)) > hand.keySpan;
     const isBroken = (at: number): boolean => {
       const sides = [lows[at - 1], lows[at + 1]].flatMap((beside) =>

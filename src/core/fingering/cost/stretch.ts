@@ -43,8 +43,17 @@ export function crowdingStrain(moment: Moment, from: Press, to: Press): number {
   if (distance >= limits.leastRelaxed || distance <= 0) return 0;
   const { crowding, tangle, position, carry, carryAtOnce } = moment.weights;
   const squeezed = crowding * Math.min(COMFORT, strainOfClosing(distance, limits)) * (1 + tangle * haste(moment));
+  if (isDrawn(moment, from))
+    return Math.min(squeezed, carry * (limits.leastRelaxed - distance) * pace(moment.now.onset.gap));
   const moved = position + carryAtOnce * carry * (limits.leastRelaxed - distance);
   return Math.min(squeezed, moved * pace(moment.now.onset.gap));
+}
+
+/** Whether a finger struck a key that another finger had struck just before: the fingers are drawn together over it. */
+function isDrawn({ before, earlier }: Moment, from: Press): boolean {
+  if (earlier === null || earlier.struck.length !== 1 || before!.struck.length !== 1) return false;
+  const [last] = earlier.struck;
+  return last!.key === from.key && last!.finger !== from.finger && before!.struck[0] === from;
 }
 
 /**

@@ -8,7 +8,7 @@ export const crowding: Cause = {
   id: "crowding",
   label: "crowding",
   unit: "mm",
-  frames: 2,
+  frames: 3,
   source:
     "Placement curve of hand/limits, mirrored; its share, and how it grows as fingers tangle at speed, are a choice.",
   find(moment, tell) {
