@@ -7,7 +7,7 @@ import { contactOn } from "../keyboard/contact";
 import { whiteWidth } from "../keyboard/geometry";
 import type { Line, Stroke } from "../passage/line";
 import type { NoteId } from "../passage/note";
-import { FIGURE, STAY } from "../physics";
+import { FIGURE, MOTION, STAY } from "../physics";
 import { feelsTheSame, type Figure } from "./figure";
 import type { Tying } from "./tying";
 
@@ -103,7 +103,10 @@ class Stretch {
     private readonly from: number,
   ) {}
 
-  /** Takes one onset more; false where its keys and those before do not lie under one hand, or are more than it has fingers. */
+  /**
+   * Takes one onset more; false where its keys and those before are more than the hand has fingers, or do not lie under it: a little
+   * beyond its span they do, for it need not hold them all at once.
+   */
   takes(index: number): boolean {
     const { line, hand, instrument } = this.task;
     for (const { key } of line.onsets[index]!.struck) {
@@ -114,7 +117,7 @@ class Stretch {
       this.times.set(key, (this.times.get(key) ?? 0) + 1);
       this.strokes++;
     }
-    return this.times.size <= STAY.mostKeys && this.right - this.left <= hand.keySpan;
+    return this.times.size <= STAY.mostKeys && this.right - this.left <= hand.keySpan + MOTION.rampMm;
   }
 
   /** Whether the hand stays up to an onset, the last that was taken. */

@@ -19,7 +19,10 @@ export const MOTION = {
   /** ms from one onset to the next that count as usual: sixteenths at a walking pace; and the least and most that pace makes of a movement. Choices. */
   usualMs: 156,
   paceRange: [1 / 3, 3],
-  /** mm over which a change of position, and the arm's part in two wide notes, grow from nothing to whole. A choice. */
+  /**
+   * mm over which a change of position, the arm's part in two wide notes, and what leaving a key early costs where a pair is too far
+   * apart for two fingers grow from nothing to whole. A choice.
+   */
   rampMm: 20,
   /** mm from a thumb's note to its next, with one note between, from which that counts as a place for two notes, and at which it does so wholly. A choice. */
   twoNotesFrom: [40, 80],
