@@ -2,6 +2,7 @@ import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { figuresOf } from "@/core/figures/find";
 import { staysOf } from "@/core/figures/stays";
+import { waysBackOf } from "@/core/figures/ways-back";
 import { positionsOf } from "@/core/fingering/explain/positions";
 import { notesAsked } from "@/core/fingering/study/study";
 import { USUAL_WISHES } from "@/core/options/asked/wishes";
@@ -47,7 +48,7 @@ describe("figures", () => {
     const onTying = jest.fn();
     render(
       <FiguresList
-        seen={{ figures: figuresOf(study), stays: [], broke: false, price }}
+        seen={{ figures: figuresOf(study), stays: [], waysBack: [], broke: false, price }}
         notes={study.passage.notes}
         fingering={fingered(study, digits)}
         tying="all"
@@ -68,7 +69,7 @@ describe("figures", () => {
   });
 
   it("are said to have broken off where the computing has, and not to be looked for still", () => {
-    const seen = { figures: null, stays: [], broke: true, price: null };
+    const seen = { figures: null, stays: [], waysBack: [], broke: true, price: null };
     render(<FiguresList {...{ seen, notes: [], fingering: {}, tying: "none", onTying: jest.fn(), onGo: jest.fn() }} />);
     expect(screen.getByText(/broke off. Load the page again/)).toBeInTheDocument();
     expect(screen.queryByText(/Looking for figures that return/)).toBeNull();
@@ -78,7 +79,7 @@ describe("figures", () => {
     const staying = studyOfKeys([60, 67, 64, 67, 60, 67, 64, 67, 60, 64]);
     const stays = staysOf(staying, []);
     const onGo = jest.fn();
-    const seen = { figures: [], stays, broke: false, price: null };
+    const seen = { figures: [], stays, waysBack: [], broke: false, price: null };
     const given = {
       seen,
       notes: staying.passage.notes,
@@ -101,7 +102,7 @@ describe("figures", () => {
     const study = studyOfKeys(keys);
     const stays = staysOf(study, []);
     expect(stays).toHaveLength(6);
-    const seen = { figures: [], stays, broke: false, price: null };
+    const seen = { figures: [], stays, waysBack: [], broke: false, price: null };
     const given = { seen, notes: study.passage.notes, fingering: {}, onTying: jest.fn(), onGo: jest.fn() };
     render(<FiguresList {...given} tying="alike" />);
     const region = screen.getByRole("region", { name: "Where the hand stays" });
@@ -110,6 +111,19 @@ describe("figures", () => {
     expect(within(region).getByText("2 more").closest("details")).not.toHaveAttribute("open");
     await userEvent.click(within(region).getByText("2 more"));
     expect(within(region).getByText("2 more").closest("details")).toHaveAttribute("open");
+  });
+
+  it("are shown with where a line goes there and back, and how many keys keep their finger", async () => {
+    const study = studyOfKeys([60, 62, 64, 65, 67, 69, 67, 65, 64, 62, 60]);
+    const seen = { figures: [], stays: [], waysBack: waysBackOf(study), broke: false, price: null };
+    const given = { seen, notes: study.passage.notes, onTying: jest.fn(), onGo: jest.fn() };
+    const { rerender } = render(<FiguresList {...given} fingering={fingered(study, "12312321321")} tying="alike" />);
+    const region = (): HTMLElement => screen.getByRole("region", { name: "There and back" });
+    expect(region()).toHaveTextContent("Bar 1, beat 1 to Bar 1, beat 3½every key keeps its finger");
+    rerender(<FiguresList {...given} fingering={fingered(study, "12312343213")} tying="alike" />);
+    expect(region()).toHaveTextContent("0 of 5 keys keep their finger");
+    rerender(<FiguresList {...given} fingering={{}} tying="none" />);
+    expect(screen.queryByRole("region", { name: "There and back" })).toBeNull();
   });
 
   it("name a memory trap where one finger differs", () => {

@@ -8,6 +8,7 @@ import { strainText } from "../strain";
 import { Choice } from "../ui/choice";
 import { PlaceButton } from "./place-button";
 import { StaysList } from "./stays-list";
+import { WaysBackList } from "./ways-back-list";
 import type { FiguresSeen } from "./use-figures";
 
 interface Props {
@@ -25,11 +26,13 @@ const TIES: readonly (readonly [Tying, string])[] = [
   ["all", "Always"],
 ];
 
-/** Figures that return, how alike they lie, whether they keep their fingers, where two could be confused, and where the hand stays. */
-export function FiguresList({ seen: { figures, stays, broke, price }, notes, fingering, tying, onTying, onGo }: Props) {
+/** Figures that return, how alike they lie, whether they keep their fingers, where two could be confused, where the hand stays, and where a line turns back. */
+export function FiguresList({ seen, notes, fingering, tying, onTying, onGo }: Props) {
+  const { figures, stays, waysBack, broke, price } = seen;
   if (broke) return <p>Looking for figures broke off. Load the page again to look once more.</p>;
   if (figures === null) return <p className="text-soft">Looking for figures that return…</p>;
-  if (figures.length + stays.length === 0) return <p className="text-soft">No figure returns here.</p>;
+  if (figures.length + stays.length + waysBack.length === 0)
+    return <p className="text-soft">No figure returns here.</p>;
   const traps = trapsOf(figures, fingering);
   return (
     <div className="flex flex-col gap-2">
@@ -37,11 +40,14 @@ export function FiguresList({ seen: { figures, stays, broke, price }, notes, fin
       {tying === "alike" && figures.length > 0 && !figures.some((f) => f.returns.some(feelsTheSame)) && (
         <p>No return lies on the same keys or octaves apart, so none is tied.</p>
       )}
-      {price && (stays.length > 0 || isTying(figures, tying)) && <PriceText {...{ price, notes, onGo }} />}
+      {price && (stays.length + waysBack.length > 0 || isTying(figures, tying)) && (
+        <PriceText {...{ price, notes, onGo }} />
+      )}
       {figures.map((figure) => (
         <FigureEntry key={figure.notes[0]} {...{ figure, notes, fingering, onGo }} />
       ))}
       {stays.length > 0 && tying !== "none" && <StaysList {...{ stays, notes, fingering, onGo }} />}
+      {waysBack.length > 0 && tying !== "none" && <WaysBackList ways={waysBack} {...{ notes, fingering, onGo }} />}
       {traps.length > 0 && (
         <section aria-label="Memory traps" className="border-l-2 border-velvet pl-3">
           <h4 className="font-serif text-base">One finger apart: easily swapped on stage</h4>

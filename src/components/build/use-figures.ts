@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from "react";
 import type { Figure } from "@/core/figures/figure";
 import { staysOf } from "@/core/figures/stays";
 import type { Tying } from "@/core/figures/tying";
+import { waysBackOf, type WayBack } from "@/core/figures/ways-back";
 import type { Stay } from "@/core/fingering/search/conditions";
 import type { TyingPrice } from "@/core/options/asked/tying-price";
 import type { Study } from "@/core/fingering/study/study";
@@ -14,13 +15,15 @@ export interface FiguresSeen {
   readonly figures: readonly Figure[] | null;
   /** Where the hand stays; none while figures are looked for. */
   readonly stays: readonly Stay[];
+  /** Where a line goes there and back; none while figures are looked for. */
+  readonly waysBack: readonly WayBack[];
   /** Whether looking for them broke off for good. */
   readonly broke: boolean;
   /** What the ties cost; null while it is worked out, and where there are none. */
   readonly price: TyingPrice | null;
 }
 
-/** The figures of a study that return, where its hands stay, and what it costs that fingers are kept. */
+/** The figures of a study that return, where its hands stay, where a line turns back, and what it costs that fingers are kept. */
 export function useFigures(study: Study, tying: Tying): FiguresSeen {
   const [found, setFound] = useState<{ readonly on: Study; readonly figures: readonly Figure[] | null } | null>(null);
   const [priced, setPriced] = useState<{
@@ -42,7 +45,8 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
   }, [study]);
   const figures = found?.on === study ? found.figures : null;
   const stays = useMemo(() => (figures === null ? [] : staysOf(study, figures)), [study, figures]);
-  const isAsked = figures !== null && figures.length + stays.length > 0 && tying !== "none";
+  const waysBack = useMemo(() => (figures === null ? [] : waysBackOf(study)), [study, figures]);
+  const isAsked = figures !== null && figures.length + stays.length + waysBack.length > 0 && tying !== "none";
   useEffect(() => {
     if (!isAsked) return;
     let isWanted = true;
@@ -59,5 +63,5 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
     };
   }, [study, tying, isAsked]);
   const price = priced && priced.on === study && priced.tying === tying && isAsked ? priced.price : null;
-  return { figures, stays, broke: found?.on === study && found.figures === null, price };
+  return { figures, stays, waysBack, broke: found?.on === study && found.figures === null, price };
 }

@@ -3,6 +3,7 @@ import type { Figure } from "../figures/figure";
 import { figuresOf } from "../figures/find";
 import { staysOf } from "../figures/stays";
 import { memoriesOf } from "../figures/ties";
+import { waysBackOf, waysBackRemembered } from "../figures/ways-back";
 import type { Tying } from "../figures/tying";
 import { WEIGHTS } from "../fingering/cost/weights";
 import type { Conditions } from "../fingering/search/conditions";
@@ -34,7 +35,11 @@ export function leaningConditions(
   const asked = tying ?? leaning.tying ?? "alike";
   if (asked === "none") return { ...conditions, memories: [] };
   const known = figures ?? figuresOf(study);
-  return { ...conditions, memories: memoriesOf(study, known, asked), stays: staysOf(study, known, asked) };
+  return {
+    ...conditions,
+    memories: [...memoriesOf(study, known, asked), ...waysBackRemembered(study, waysBackOf(study), asked)],
+    stays: staysOf(study, known, asked),
+  };
 }
 
 /** The k best by a leaning, best first, its totals in its own weights. */

@@ -16,6 +16,9 @@ export const FIGURE = {
   alikeFrom: 0.5,
   /** Of so many onsets at most one may be changed. */
   onsetsAChange: 4,
+  /** Fewest onsets up or down that a line goes back over, key by key, for that to be remembered; and what that is worth beside a return on the same keys. */
+  leastWayBack: 5,
+  worthOfWayBack: 0.5,
 } as const;
 
 /** Where a hand stays. All choices. */
