@@ -43,7 +43,8 @@ function weighed(answers: readonly Answer[]): readonly Weighed[] {
     const { figure, from, relation, length } = answer;
     const own = lengthOf(answer);
     // With the onset that follows: plain steps after which it begins anew are a sequence.
-    const least = relation === "exact" || relation === "octave" ? FIGURE.leastOnsetsAlike : FIGURE.leastOnsets;
+    const unchanged = relation === "exact" || relation === "octave" ? FIGURE.leastOnsetsAlike : FIGURE.leastOnsets;
+    const least = answer.changed.length > 0 ? FIGURE.leastOnsetsChanged : unchanged;
     if (own < least || !isFigure(figure, from, own + 1, relation)) return [];
     return [{ ...answer, worth: length * worthOf(answer) }];
   });

@@ -20,8 +20,12 @@ export interface Offer {
   readonly sentence: string;
 }
 
+/** Said only where it is so. */
+const LEAST = "The least strain in all.";
+
 /**
- * Up to `most` fingerings worth showing: the balanced best first, then the best of each other leaning and of what is
+ * Up to `most` fingerings worth showing: the balanced best first, then the best with
+ * nothing tied, the best of each other leaning and of what is
  * asked otherwise, as far as each is another idea than all before it (ideas/), brings no break or crossing that the first
  * has not, gains something, and strains not much more. Fewer are shown rather than dull ones. All are judged by the plain
  * weights. A generator: it yields as it goes, so that it can be stopped.
@@ -32,9 +36,9 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
   const [best] = yield* solving(lattices, asked, 1);
   const [free] = yield* solving(lattices, { ...asked, memories: [], stays: [] }, 1);
   const first = judge(study, best!.fingering);
-  const isLeast = first.strain <= judge(study, free!.fingering).strain + OFFER.equal;
+  const least = judge(study, free!.fingering).strain;
   const shown = [ideasOf(study, first)];
-  const what = isLeast ? "The least strain in all." : "Little strain, and what returns keeps its fingers.";
+  const what = isLeast(first) ? LEAST : "Little strain, and what returns keeps its fingers.";
   const offers: Offer[] = [
     {
       leaning: "balanced",
@@ -43,6 +47,7 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
       sentence: `${what} ${sayIdeas(shown[0]!, null)}`,
     },
   ];
+  offer("balanced", free!.fingering);
   for (const leaning of LEANINGS.slice(1)) {
     if (offers.length === most) return offers;
     const leant = leaningStudy(study, leaning);
@@ -56,6 +61,10 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
   }
   return offers;
 
+  function isLeast({ strain }: Judged): boolean {
+    return strain <= least + OFFER.equal;
+  }
+
   function offer(leaning: LeaningId, found: Fingering): void {
     const judged = judge(study, earned(study, first, shown[0]!, found));
     if (!isWorth(study, first, judged)) return;
@@ -63,7 +72,9 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
     if (!shown.every((one) => isOtherIdea(ideas, one))) return;
     if (!offers.every((one) => differsEnough(study, judged.fingering, one.fingering))) return;
     shown.push(ideas);
-    offers.push({ leaning, fingering: judged.fingering, judged, sentence: sayIdeas(ideas, shown[0]!) });
+    const said = sayIdeas(ideas, shown[0]!);
+    const sentence = isLeast(judged) ? `${LEAST} ${said}` : said;
+    offers.push({ leaning, fingering: judged.fingering, judged, sentence });
   }
 }
 

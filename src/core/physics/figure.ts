@@ -4,6 +4,8 @@ export const FIGURE = {
   leastOnsets: 4,
   /** The same where it returns on the same keys or by octaves, and no longer figure is there. */
   leastOnsetsAlike: 3,
+  /** The same where some of them are changed. */
+  leastOnsetsChanged: 6,
   /** Semitones, the widest step of a scale, as between the sixth and seventh of a harmonic minor one. */
   widestStep: 3,
   /** Part of its worth that a return keeps when it is not unchanged, 0 to 1. */
