@@ -67,9 +67,10 @@ function isFigure({ moments }: Melody, from: number, length: number, relation: R
   return moves.some((move) => Math.abs(move) > FIGURE.widestStep || move * moves[0]! <= 0);
 }
 
-/** Whether it makes a figure of so few onsets that it is one only where no longer one is. */
+/** Whether it makes a figure of so few onsets that it is one only where no longer one is, unless it comes at once and once more. */
 function isShort(answer: Answer): boolean {
-  return lengthOf(answer) < FIGURE.leastOnsets;
+  const own = lengthOf(answer);
+  return own < FIGURE.leastOnsets && answer.length < 2 * own;
 }
 
 /** Onsets of the figure that an answer makes: no longer than its distance to it. */
