@@ -2,6 +2,7 @@ import { drain } from "@/core/drain";
 import { sweeping } from "@/core/fingering/explain/sweep";
 import { judge } from "@/core/fingering/study/study";
 import { qualityCases, NOT_TUNED_ON, TUNED_ON } from "./cases";
+import { inEveryKey } from "./every-key";
 import { TEMPO_FLIPS } from "./flips";
 import { foldOf } from "./folds";
 import { answered, bestOf, gradedBy, studyOfCase, type Graded } from "./grade";
@@ -16,7 +17,8 @@ import { stepsOfWalks } from "./walks";
 
 /**
  * `npm run quality`: how the engine agrees with standard fingerings and with invented cases, beside the published model.
- * `npm run quality -- --sensitivity` tries every weight halved and doubled as well, which takes minutes.
+ * `npm run quality -- --sensitivity` tries every weight halved and doubled as well, which takes minutes; `-- --others` prints the
+ * passages in every key that are not as asked.
  */
 
 /** The share of right ones with the interval that holds the true share 95 times of 100 (Wilson). */
@@ -84,6 +86,12 @@ for (const folder of ["kinds", "held-back"] as const) {
   }
   row("all", all);
   if (apart.length > 0) row("by weights that never saw the kind", apart);
+}
+
+console.log("in every key and both hands: passages that are as any teacher would ask");
+for (const { name, good, all, others } of inEveryKey()) {
+  console.log(`  ${name.padEnd(40)} ${share(good, all)}`);
+  if (process.argv.includes("--others")) for (const other of others) console.log(`      ${other}`);
 }
 
 console.log("in wandering lines, for each 1,000 steps of a line");

@@ -1,0 +1,42 @@
+import { home, SIDES, TONICS, type Family, type Made } from "./family";
+
+const TRIADS = [
+  [0, 4, 7],
+  [0, 3, 8],
+  [0, 5, 9],
+  [0, 3, 7],
+  [0, 4, 9],
+  [0, 5, 8],
+  [0, 3, 6],
+];
+/** Which of the three keys follows which, again and again. */
+const ORDERS = [
+  [0, 2, 1, 2],
+  [0, 1, 2, 1],
+  [2, 1, 0, 1],
+  [0, 1, 2],
+  [2, 1, 0],
+  [2, 0, 1, 0],
+];
+
+/** Triads broken in one place: each key keeps its finger, and the fingers lie in their order. */
+export const brokenChords: Family = {
+  name: "triads broken in one place",
+  passages: SIDES.flatMap((side) =>
+    ORDERS.flatMap((order) =>
+      TRIADS.flatMap((triad) =>
+        TONICS.map((tonic): Made => ({
+          side,
+          keys: Array.from({ length: 12 }, (_, i) => home(side, tonic) + triad[order[i % order.length]!]!),
+        })),
+      ),
+    ),
+  ),
+  isGood({ side, keys }, fingers) {
+    const of = new Map<number, Set<number>>();
+    keys.forEach((key, i) => of.set(key as number, (of.get(key as number) ?? new Set()).add(fingers[i]![0]!)));
+    if ([...of.values()].some(({ size }) => size > 1)) return false;
+    const lowestFirst = [...of].toSorted(([a], [b]) => a - b).map(([, each]) => [...each][0]!);
+    return lowestFirst.every((finger, i) => i === 0 || (side === "right") === finger > lowestFirst[i - 1]!);
+  },
+};

@@ -1,0 +1,50 @@
+import type { Side } from "@/core/hand/finger";
+import type { Keys } from "../keys";
+
+/** A made-up passage of one hand, in sixteenths. */
+export interface Made {
+  readonly side: Side;
+  readonly keys: readonly Keys[];
+  readonly tempo?: number;
+}
+
+/** One kind of figure in every key and for both hands, and what any teacher would ask of its digits. */
+export interface Family {
+  readonly name: string;
+  readonly passages: readonly Made[];
+  /** Whether fingers, key by key within an onset from the lowest, are as asked. */
+  readonly isGood: (made: Made, fingers: readonly (readonly number[])[]) => boolean;
+}
+
+export const SIDES: readonly Side[] = ["right", "left"];
+export const TONICS = Array.from({ length: 12 }, (_, i) => i);
+export const MAJOR = [0, 2, 4, 5, 7, 9, 11];
+export const HARMONIC_MINOR = [0, 2, 3, 5, 7, 8, 11];
+
+export function isBlack(key: number): boolean {
+  return [1, 3, 6, 8, 10].includes(key % 12);
+}
+
+/** The lowest key that a hand is given: about an octave above or below its thumb at middle C. */
+export function home(side: Side, tonic: number): number {
+  return (side === "right" ? 55 : 36) + tonic;
+}
+
+/** The key of a step of a scale, or of a chord, counted from its tonic in either direction. */
+export function keyAt(tonic: number, scale: readonly number[], step: number): number {
+  const octave = Math.floor(step / scale.length);
+  return tonic + 12 * octave + scale[step - octave * scale.length]!;
+}
+
+/** Fingers of single notes in the order in which a right hand going up plays them: the same movement, whichever hand and way. */
+export function asUpwards({ side, keys }: Made, fingers: readonly (readonly number[])[]): readonly number[] {
+  const inOrder = fingers.map(([finger]) => finger!);
+  const awayFromThumb = (keys.at(-1) as number) > (keys[0] as number) === (side === "right");
+  return awayFromThumb ? inOrder : inOrder.reverse();
+}
+
+/** Whether no thumb is on a black key, or all keys are black. */
+export function keepsThumbOnWhite({ keys }: Made, fingers: readonly (readonly number[])[]): boolean {
+  const single = keys as readonly number[];
+  return single.every(isBlack) || single.every((key, i) => fingers[i]![0] !== 1 || !isBlack(key));
+}

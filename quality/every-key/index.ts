@@ -1,0 +1,56 @@
+import { answered } from "../grade";
+import { nameOf } from "../notation";
+import { arpeggiosOfSevenths, arpeggiosOfTriads } from "./arpeggios";
+import { brokenChords } from "./broken-chords";
+import type { Family, Made } from "./family";
+import { chromatic, scalesFromEachNote, thereAndBack } from "./scales";
+import { brokenOctaves, sixths, thirds } from "./two-notes";
+
+const FAMILIES: readonly Family[] = [
+  scalesFromEachNote,
+  thereAndBack,
+  chromatic,
+  arpeggiosOfTriads,
+  arpeggiosOfSevenths,
+  brokenChords,
+  brokenOctaves,
+  thirds,
+  sixths,
+];
+
+/** How each family is answered: passages that are as asked, and all, with the digits of those that are not. */
+export function* inEveryKey(): Generator<{
+  readonly name: string;
+  readonly good: number;
+  readonly all: number;
+  readonly others: readonly string[];
+}> {
+  for (const { name, passages, isGood } of FAMILIES) {
+    const others = passages.flatMap((made) => {
+      const fingers = fingersOf(made);
+      return isGood(made, fingers)
+        ? []
+        : [`${musicOf(made)}, ${made.side}: ${fingers.map((f) => f.join("")).join(" ")}`];
+    });
+    yield { name, good: passages.length - others.length, all: passages.length, others };
+  }
+}
+
+function fingersOf(made: Made): readonly (readonly number[])[] {
+  const { side, tempo } = made;
+  const given = {
+    kind: "",
+    name: "",
+    music: musicOf(made),
+    side,
+    accepted: [],
+    why: "",
+    manner: tempo ? { tempo } : {},
+    tune: false,
+  };
+  return answered(given, true).map(({ fingers }) => fingers);
+}
+
+function musicOf({ keys }: Made): string {
+  return keys.map((key) => (typeof key === "number" ? nameOf(key) : key.map(nameOf).join("+"))).join(" ");
+}

@@ -1,0 +1,26 @@
+import { inEveryKey } from "../../quality/every-key";
+
+/** Of a hundred passages of each family, how many at least are as any teacher would ask. */
+const AT_LEAST: Readonly<Record<string, number>> = {
+  "scales of an octave, from each note": 97,
+  "three octaves there and back": 98,
+  "chromatic scales, from each key": 100,
+  "arpeggios of triads, from each note": 97,
+  "arpeggios of sevenths, from each note": 98,
+  "triads broken in one place": 100,
+  "octaves broken along a scale": 98,
+  "scales in thirds": 85,
+  "scales in sixths": 55,
+};
+
+describe("in every key and both hands", () => {
+  const found = [...inEveryKey()];
+
+  it("every family is looked at", () => {
+    expect(found.map(({ name }) => name)).toEqual(Object.keys(AT_LEAST));
+  });
+
+  it.each(found.map(({ name, good, all }) => [name, good, all] as const))("are as asked: %s", (name, good, all) => {
+    expect((100 * good) / all).toBeGreaterThanOrEqual(AT_LEAST[name]!);
+  });
+});
