@@ -20,7 +20,7 @@ export function WaysBackList({ ways, notes, fingering, onGo }: Props) {
           const { there, back } = pairs.at(-1)!;
           const kept = pairs.filter((pair) => {
             const finger = fingering[pair.there];
-            return finger != null && finger === fingering[pair.back];
+            return finger !== undefined && finger !== null && finger === fingering[pair.back];
           }).length;
           return (
             <li key={there} className="pl-3">

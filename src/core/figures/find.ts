@@ -43,7 +43,7 @@ function weighed(answers: readonly Answer[]): readonly Weighed[] {
     const { figure, from, relation, length } = answer;
     const own = lengthOf(answer);
     // With the onset that follows: plain steps after which it begins anew are a sequence.
-    const unchanged = relation === "exact" || relation === "octave" ? FIGURE.leastOnsetsAlike : FIGURE.leastOnsets;
+    const unchanged = isOnLikeKeys(relation) ? FIGURE.leastOnsetsAlike : FIGURE.leastOnsets;
     const least = answer.changed.length > 0 ? FIGURE.leastOnsetsChanged : unchanged;
     if (own < least || !isFigure(figure, from, own + 1, relation)) return [];
     return [{ ...answer, worth: length * worthOf(answer) }];
@@ -57,14 +57,21 @@ function weighed(answers: readonly Answer[]): readonly Weighed[] {
 function isFigure({ moments }: Melody, from: number, length: number, relation: RelationName): boolean {
   const keys = moments.slice(from, from + length).map((m) => m.keys);
   if (keys.every((k) => k.join() === keys[0]!.join())) return false;
-  const isAlike = relation === "exact" || relation === "octave";
-  if ((isAlike && length > FIGURE.leastOnsets) || keys.some((k) => k.length > 2 || k.length !== keys[0]!.length))
+  if (
+    (isOnLikeKeys(relation) && length > FIGURE.leastOnsets) ||
+    keys.some((k) => k.length > 2 || k.length !== keys[0]!.length)
+  )
     return true;
   // One key again and again, and then another: the fingers that take turns on it had better be the same on each.
   if (keys.slice(0, -1).every(([key]) => key === keys[0]![0])) return true;
   // A key struck again moves nowhere.
   const moves = keys.slice(1).flatMap(([key], i) => key! - keys[i]![0]! || []);
   return moves.some((move) => Math.abs(move) > FIGURE.widestStep || move * moves[0]! <= 0);
+}
+
+/** Whether it returns on the same keys or by octaves. */
+function isOnLikeKeys(relation: RelationName): boolean {
+  return relation === "exact" || relation === "octave";
 }
 
 /** Whether it makes a figure of so few onsets that it is one only where no longer one is, unless it comes at once and once more. */

@@ -59,7 +59,7 @@ function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
       const sides = [lows[at - 1], lows[at + 1]].flatMap((beside) =>
         beside === undefined ? [] : [mmBetween(lows[at]!, beside)],
       );
-      return sides.every((mm) => wideShare(hand, Math.abs(mm)) > 0 && mm * sides[0]! > 0);
+      return sides.length > 0 && sides.every((mm) => wideShare(hand, Math.abs(mm)) > 0 && mm * sides[0]! > 0);
     };
     for (const { index, struck } of line.onsets) {
       const between = (other: number): Step =>

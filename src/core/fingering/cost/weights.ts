@@ -87,7 +87,7 @@ export interface Weights {
   readonly speedDouble: number;
   /** Strain of another finger on a key that was struck one or two onsets before. */
   readonly otherFinger: number;
-  /** The same again where it lies farther from the thumb than the finger that struck just before: fingers in turn on one key sweep towards the thumb. */
+  /** Strain more where it lies farther from the thumb than the finger that struck just before: fingers in turn on one key are drawn towards the thumb. */
   readonly againstSweep: number;
   /** Strain of a note nobody plays: inside a chord, there with another octave of it in the chord, and at its outside or of the tune. */
   readonly leftOut: number;

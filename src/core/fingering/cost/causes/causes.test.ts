@@ -119,6 +119,37 @@ describe("each cause", () => {
     expect(found([60, 64, 60], "131")).toBe(0);
   });
 
+  it("other finger on the same key: drawn towards the thumb it costs less than away from it, in either hand", () => {
+    const strain = (digits: string, side: "right" | "left" = "right") =>
+      findings(studyOfKeys([60, 60], side), digits, "other-finger")[0]!.found.strain;
+    expect(strain("32")).toBeLessThan(strain("23"));
+    expect(strain("32", "left")).toBeCloseTo(strain("32"), 9);
+  });
+
+  it("crowding: fingers drawn together over a key are at the next key without squeezing", () => {
+    const squeezed = (keys: number[], digits: string) =>
+      findings(studyOfKeys(keys), digits, "crowding").reduce((sum, { found }) => sum + found.strain, 0);
+    expect(squeezed([60, 60, 60, 62], "3213")).toBeLessThan(squeezed([64, 62, 60, 62], "3213"));
+  });
+
+  it("position: where octaves are broken each end pays for half of what the hand moves", () => {
+    const strains = (keys: number[], digits: string) =>
+      findings(studyOfKeys(keys), digits, "position").map(({ found }) => found.strain);
+    const [wide] = strains([60, 73, 61], "151");
+    const [near] = strains([60, 67, 61], "151");
+    expect(wide).toBeCloseTo(near! / 2, 6);
+  });
+
+  it("line broken: costs less between two notes and two than between single ones", () => {
+    const strain = (keys: readonly (number | readonly number[])[], digits: string) =>
+      findings(studyOfKeys(keys), digits, "line-broken")[0]!.found.strain;
+    const thirds = [
+      [63, 67],
+      [65, 68],
+    ];
+    expect(strain(thirds, "3513")).toBeLessThan(strain([60, 62], "32"));
+  });
+
   it("pass for one note: at an end, and there and back", () => {
     const found = (keys: number[], digits: string) =>
       findings(studyOfKeys(keys), digits, "for-one-note").map(({ at }) => at);
