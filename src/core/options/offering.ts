@@ -24,11 +24,10 @@ export interface Offer {
 const LEAST = "The least strain in all.";
 
 /**
- * Up to `most` fingerings worth showing: the balanced best first, then the best with
- * nothing tied, the best of each other leaning and of what is
- * asked otherwise, as far as each is another idea than all before it (ideas/), brings no break or crossing that the first
- * has not, gains something, and strains not much more. Fewer are shown rather than dull ones. All are judged by the plain
- * weights. A generator: it yields as it goes, so that it can be stopped.
+ * Up to `most` fingerings worth showing: the balanced best first, then the best with nothing tied, the best of each other leaning
+ * and of what is asked otherwise, as far as each is another idea than all before it (ideas/), breaks no line that the first does
+ * not, crosses fingers only in place of a break, gains something, and strains not much more. Fewer are shown rather than dull ones.
+ * All are judged by the plain weights. A generator: it yields as it goes, so that it can be stopped.
  */
 export function* offering(study: Study, conditions: Conditions, most: number): Generator<Progress, readonly Offer[]> {
   const lattices = latticesOf(study);
@@ -105,8 +104,10 @@ function isWorth(study: Study, first: Judged, other: Judged): boolean {
   if (!differsEnough(study, other.fingering, first.fingering)) return false;
   if (other.strain > first.strain * OFFER.mostTimes + OFFER.mostMore) return false;
   if ((other.peak?.strain ?? 0) > (first.peak?.strain ?? 0) + OFFER.mostPeak) return false;
-  if (found(other, "line-broken", "same-finger") > found(first, "line-broken", "same-finger")) return false;
-  if (found(other, "crossing") > found(first, "crossing")) return false;
+  // Fingers may cross where the first breaks the line instead.
+  const breaks = ["line-broken", "same-finger"];
+  if (found(other, ...breaks) > found(first, ...breaks)) return false;
+  if (found(other, ...breaks, "crossing") > found(first, ...breaks, "crossing")) return false;
   const { causes } = compareFingerings(study, other, first);
   return causes.some(({ by }) => by * first.onsets <= -OFFER.leastGain);
 }

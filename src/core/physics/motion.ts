@@ -31,12 +31,14 @@ export const MOTION = {
   /** Share of the price of a broken line that is spared where no two fingers could join the notes. A choice. */
   leapAsked: 0.66,
   /** Share of the price of a broken line that is spared where several notes at once follow several. A choice. */
-  setDownTogether: 0.3,
+  setDownTogether: 0.4,
   /** Share of a stretch, pass or hop that is kept where fingers are free: they keep their order. A choice. */
   orderKept: 0.3,
   /** How little of a line there is to be broken between a single note and several, 0 to 1. A choice. */
   noteToSeveral: 0.5,
-  /** Share of its price that an outer finger on black keeps while the hand lies in. A choice. */
+  /** Share of its price that an outer finger on black has where the music begins. A choice. */
+  inAtFirst: 0.85,
+  /** The same while the hand lies in. A choice. */
   liesIn: 0.15,
   /** The same for any black key where the two onsets before were on black keys alone: nothing draws the hand out. A choice. */
   liesInOnBlack: 0.35,

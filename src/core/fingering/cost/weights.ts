@@ -134,7 +134,7 @@ export const WEIGHTS: Weights = {
   thumbPassTight: 40,
   crossing: 57,
   thumbOnBlack: 35,
-  littleOnBlack: 20,
+  littleOnBlack: 22,
   weakFinger: [0.0, 0.0, 0.0, 1.0, 0.222],
   weakPerLoad: 1.6,
   weakInTune: 0.5,

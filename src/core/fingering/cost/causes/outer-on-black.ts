@@ -27,9 +27,10 @@ export const outerOnBlack: Cause = {
   say: ({ finger }) => `${fingerOnKey(finger!)}: the hand goes in`,
 };
 
-/** Share of the way in that is left: little where the hand lies in for this very key, some where only black keys came before. */
+/** Share of the way in that is left: most of it where the music begins, for the hand is set down there; little where the hand lies in for this very key, some where only black keys came before. */
 function wayLeft(at: Press, before: Frame | null, earlier: Frame | null): number {
-  if (before === null || earlier === null) return 1;
+  if (before === null) return MOTION.inAtFirst;
+  if (earlier === null) return 1;
   if (strikes(earlier, at)) return MOTION.liesIn;
   return isBlack(before) && isBlack(earlier) ? MOTION.liesInOnBlack : 1;
 }
