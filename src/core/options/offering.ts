@@ -9,7 +9,8 @@ import { ideasOf, isOtherIdea, sayIdeas, type Ideas } from "./ideas";
 import { leaningConditions, leaningStudy } from "./leaning-study";
 import { balanced } from "./leanings/balanced";
 import { LEANINGS, type LeaningId } from "./leanings";
-import { otherwise } from "./otherwise";
+import { otherwise } from "./leanings/otherwise";
+import { askedOtherwise } from "./otherwise";
 
 /** A fingering worth showing, with the leaning that found it first. */
 export interface Offer {
@@ -46,17 +47,17 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
       sentence: `${what} ${sayIdeas(shown[0]!, null)}`,
     },
   ];
-  offer("balanced", free!.fingering);
-  for (const leaning of LEANINGS.slice(1)) {
+  for (const leaning of LEANINGS) {
+    if (leaning === balanced || leaning === otherwise) continue;
     if (offers.length === most) return offers;
     const leant = leaningStudy(study, leaning);
     const [solved] = yield* solving(latticesOf(leant), leaningConditions(leant, leaning, conditions), 1);
     offer(leaning.id as LeaningId, solved!.fingering);
   }
-  for (const other of otherwise(study, first.fingering, asked)) {
+  for (const other of askedOtherwise(study, first.fingering, asked)) {
     if (offers.length === most) return offers;
     const [solved] = yield* solving(lattices, other, 1);
-    offer("balanced", solved!.fingering);
+    offer("otherwise", solved!.fingering);
   }
   return offers;
 

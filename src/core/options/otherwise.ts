@@ -12,7 +12,7 @@ import type { NoteId } from "../passage/note";
  * Ways to ask for a passage to be fingered otherwise than it is: with the hand set anew at other places, one after
  * another, and without the thumb on black keys. Each is more than the player asked, never less.
  */
-export function otherwise(study: Study, given: Fingering, asked: Conditions): readonly Conditions[] {
+export function askedOtherwise(study: Study, given: Fingering, asked: Conditions): readonly Conditions[] {
   const black = new Set(playedNotes(study.passage).flatMap(({ id, pitch }) => (isBlack(pitch) ? [id] : [])));
   const thumbOnBlack = Object.entries(given).some(([id, finger]) => finger === 1 && black.has(id as NoteId));
   const joins = positionsOf(study, given).flatMap(({ join, notes }) => (join && notes[0] ? [notes[0]] : []));

@@ -60,7 +60,7 @@ export function followed({
   const seen = new Set<LeaningId>();
   const found: Record<string, Fingering> = {};
   for (const option of options) {
-    const isFirst = option.origin === "solved" && !seen.has(option.leaning);
+    const isFirst = option.origin === "solved" && option.leaning !== "otherwise" && !seen.has(option.leaning);
     if (option.origin === "solved") seen.add(option.leaning);
     const isAnew = after === "asked" && option.origin === "solved";
     if (after === "asked" && !isFirst && freed.length === 0 && (!isAnew || searches.keeps(option))) continue;

@@ -102,7 +102,16 @@ function Row({ places, lane, name, series, two, selected, onSelect }: RowProps) 
         />
       ))}
       {(unit !== "" || two) && (
-        <text x={0} y={HEIGHT - 4} fontSize={9} fill="var(--ink-soft)" fontFamily="var(--font-sans)">
+        <text
+          x={0}
+          y={HEIGHT - 4}
+          fontSize={9}
+          fill="var(--ink-soft)"
+          stroke="var(--paper)"
+          strokeWidth={4}
+          paintOrder="stroke"
+          fontFamily="var(--font-sans)"
+        >
           {[...(two ? [name] : []), ...(unit === "" ? [] : [rangeWords(range, unit)])].join(", ")}
         </text>
       )}

@@ -3,6 +3,6 @@ import type { Leaning } from "./leaning";
 export const balanced: Leaning = {
   id: "balanced",
   label: "balanced",
-  what: "The least strain in all.",
+  what: "All strains together, and what returns keeps its fingers.",
   weigh: (plain) => plain,
 };

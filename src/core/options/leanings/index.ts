@@ -4,6 +4,8 @@ import { carried } from "./carried";
 import { clearestAtSpeed } from "./clearest-at-speed";
 import { fewestMoves } from "./fewest-moves";
 import type { Leaning } from "./leaning";
+import { leastStrain } from "./least-strain";
+import { otherwise } from "./otherwise";
 import { sameFigure } from "./same-figure";
 import { smallestOpenings } from "./smallest-openings";
 import { strongOnTune } from "./strong-on-tune";
@@ -11,6 +13,7 @@ import { strongOnTune } from "./strong-on-tune";
 /** The plain sum first. */
 export const LEANINGS: readonly Leaning[] = [
   balanced,
+  leastStrain,
   smallestOpenings,
   fewestMoves,
   clearestAtSpeed,
@@ -18,10 +21,12 @@ export const LEANINGS: readonly Leaning[] = [
   sameFigure,
   legato,
   carried,
+  otherwise,
 ];
 
 export const LEANING_IDS = [
   "balanced",
+  "least-strain",
   "smallest-openings",
   "fewest-moves",
   "clearest-at-speed",
@@ -29,6 +34,7 @@ export const LEANING_IDS = [
   "same-figure",
   "legato",
   "carried",
+  "otherwise",
 ] as const;
 
 export type LeaningId = (typeof LEANING_IDS)[number];

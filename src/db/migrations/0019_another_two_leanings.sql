@@ -1,0 +1,2 @@
+ALTER TABLE "fingering" DROP CONSTRAINT "fingering_leaning";--> statement-breakpoint
+ALTER TABLE "fingering" ADD CONSTRAINT "fingering_leaning" CHECK ("fingering"."leaning" in ('balanced', 'least-strain', 'smallest-openings', 'fewest-moves', 'clearest-at-speed', 'strong-on-tune', 'same-figure', 'legato', 'carried', 'otherwise'));
