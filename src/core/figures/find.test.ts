@@ -33,6 +33,21 @@ describe("figures that return", () => {
     ]);
   });
 
+  it("are three notes that come at once and once more, by octaves and not by what lies farther", () => {
+    const arpeggio = [31, 34, 38, 43, 46, 50, 55, 58, 62, 67];
+    const [figure] = found(studyOfKeys([...arpeggio, ...arpeggio.toReversed().slice(1)], "left"));
+    expect(figure!.length).toBe(3);
+    expect(figure!.returns.map(({ by }) => by)).toEqual([12, 24]);
+  });
+
+  it("of three notes are not told of where they come along the scale or in the other hand", () => {
+    const waltz = [36, 52, 55];
+    const steps = [38, 53, 57];
+    for (const { length, returns } of found(studyOfKeys([...waltz, ...waltz, ...waltz, ...steps, ...steps], "left")))
+      if (length === 3)
+        expect(returns.every(({ relation }) => relation === "exact" || relation === "octave")).toBe(true);
+  });
+
   it("are found mirrored in the other hand, place by place from the thumb", () => {
     const notes = FIGURE.flatMap((key, i) => [
       note(`r${i}`, key + 12, `${i}/4`, "1/4"),

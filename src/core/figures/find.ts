@@ -25,7 +25,8 @@ export function figuresOf(study: Study): readonly Figure[] {
     const length = lengthOf(answer);
     if (isMostlyIn(covered, notesFrom(answer.figure, answer.from, length))) continue;
     if (isMostlyIn(covered, notesFrom(answer.answer, answer.to, length))) continue;
-    const figure = figureFrom(answer.figure, answer.from, length, answers);
+    const told = length < FIGURE.leastOnsets ? answers.filter(({ relation }) => isOnLikeKeys(relation)) : answers;
+    const figure = figureFrom(answer.figure, answer.from, length, told);
     figures.push(figure);
     for (const { notes } of [figure, ...figure.returns]) for (const note of notes) covered.add(note);
   }
