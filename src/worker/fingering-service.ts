@@ -150,12 +150,12 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
       opened = openedOn(studyOf(data));
     },
     firstOptions: (onProgress) => latest("first options", findingFirstOptions(atHand().study), onProgress),
-    async around({ leaning: id, wishes, pins, ruledOut }) {
+    async around({ leaning: id, wishes, ...asked }) {
       const leaning = leaningById(id);
       const { by, figures } = atHand();
       const answer = await inOrder(() => {
         const { study, lattices } = by(leaning);
-        const conditions = optionConditions(study, leaning, wishes, { pins, ruledOut }, figures());
+        const conditions = optionConditions(study, leaning, wishes, asked, figures());
         return fingering(lattices, conditions, 1);
       });
       return answer.stopped ? answer : { stopped: false, found: answer.found[0]! };
@@ -164,7 +164,7 @@ export function fingeringService(breathe: () => Promise<void>, clock: () => numb
       const { study: plain, by, figures } = atHand();
       const leaning = leaningById(id);
       const { study, lattices } = by(leaning);
-      const conditions = optionConditions(study, leaning, wishes, asked, figures());
+      const conditions = optionConditions(study, leaning, wishes, { ...asked, digits }, figures());
       return latest("lowering", loweringAt(plain, lattices, conditions, judge(plain, digits), note));
     },
     atTempo: (tempo, digits) => latest("tempo", judging(atHand().study, tempo, digits)),

@@ -8,7 +8,7 @@ import type { FirstOption } from "@/core/options/first-options";
 import { keepsTo } from "@/core/options/asked/keeps-to";
 import { leaningStudy } from "@/core/options/leaning-study";
 import { leaningById, type LeaningId } from "@/core/options/leanings";
-import { optionConditions } from "@/core/options/asked/option-conditions";
+import { optionConditions, type OptionAsked } from "@/core/options/asked/option-conditions";
 import type { Lattice } from "@/core/fingering/search/lattice";
 import { fingering, handsPlaying, latticesOf, notesAsked, type Study } from "@/core/fingering/study/study";
 import { studyOf, type StudyData } from "@/core/fingering/study/study-data";
@@ -57,11 +57,10 @@ export function followed({
   if (after === "nothing") return {};
   const study = studyOf(given);
   const searches = searchesOn(study, wishes);
-  const seen = new Set<LeaningId>();
+  const firsts = firstsOf(options);
   const found: Record<string, Fingering> = {};
   for (const option of options) {
-    const isFirst = option.origin === "solved" && option.leaning !== "otherwise" && !seen.has(option.leaning);
-    if (option.origin === "solved") seen.add(option.leaning);
+    const isFirst = firsts.has(option);
     const isAnew = after === "asked" && option.origin === "solved";
     if (after === "asked" && !isFirst && freed.length === 0 && (!isAnew || searches.keeps(option))) continue;
     const held = isAnew && (isFirst || !searches.keeps(option)) ? {} : standing(study, option, new Set(freed));
@@ -69,6 +68,15 @@ export function followed({
     if (best) found[option.id] = { ...ofRestingHands(study, option.digits), ...best };
   }
   return found;
+}
+
+/** Of each leaning the first option that it found: its best. What keeps its digits is nobody's best. */
+function firstsOf(options: readonly OptionToFinger[]): ReadonlySet<OptionToFinger> {
+  const firsts = new Map<LeaningId, OptionToFinger>();
+  for (const option of options)
+    if (option.origin === "solved" && !leaningById(option.leaning).keepsDigits && !firsts.has(option.leaning))
+      firsts.set(option.leaning, option);
+  return new Set(firsts.values());
 }
 
 export interface AroundAsked {
@@ -89,7 +97,7 @@ export function firstOptions({ study }: { readonly study: StudyData }): readonly
   return drain(findingFirstOptions(studyOf(study)));
 }
 
-type Asked = Pick<OptionToFinger, "leaning" | "pins" | "ruledOut">;
+type Asked = Pick<OptionToFinger, "leaning"> & OptionAsked;
 
 /** Searches on one study, with what several of them need worked out once. */
 function searchesOn(study: Study, wishes: FingeringWishes) {
@@ -103,14 +111,8 @@ function searchesOn(study: Study, wishes: FingeringWishes) {
     }
     return found;
   };
-  const conditions = ({ leaning, pins, ruledOut }: Asked) =>
-    optionConditions(
-      by(leaning).leant,
-      leaningById(leaning),
-      wishes,
-      { pins, ruledOut },
-      (figures ??= figuresOf(study)),
-    );
+  const conditions = ({ leaning, ...asked }: Asked) =>
+    optionConditions(by(leaning).leant, leaningById(leaning), wishes, asked, (figures ??= figuresOf(study)));
   return {
     around: (asked: Asked): Fingering | null =>
       drain(fingering(by(asked.leaning).lattices, conditions(asked), 1))[0] ?? null,

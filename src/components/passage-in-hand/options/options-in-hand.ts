@@ -44,8 +44,11 @@ export function optionsInHand(first: readonly OptionData[], world: OptionsWorld)
   const newest = new Map<string, string>();
 
   /** The rest worked out around a change; shown as long as it is the newest of its option. */
-  const workedOut = async ({ id, fingeringId, pins, ruledOut }: OptionChange, leaning: OptionData["leaning"]) => {
-    const found = await world.around({ leaning, pins, ruledOut });
+  const workedOut = async (
+    { id, fingeringId, digits, pins, ruledOut }: OptionChange,
+    leaning: OptionData["leaning"],
+  ) => {
+    const found = await world.around({ leaning, digits, pins, ruledOut });
     if (found && newest.get(fingeringId) === id) options.hold(fingeringId, { digits: found });
     return found;
   };

@@ -8,8 +8,8 @@ import type { OptionChange } from "./change";
 export interface OptionsWorld {
   /** Changes not yet answered, kept in the browser. */
   readonly pending: Pending<OptionChange>;
-  /** Works digits out around what an option asks; null where it could not be done. */
-  around(option: Pick<OptionData, "leaning" | "pins" | "ruledOut">): Promise<Fingering | null>;
+  /** Works digits out around what an option asks, and as it stands; null where it could not be done. */
+  around(option: Pick<OptionData, "leaning" | "pins" | "ruledOut" | "digits">): Promise<Fingering | null>;
   /** Sends changes one after another; see keeping/sending. */
   send<T>(call: () => Promise<Answer<T>>): Promise<Sent<T>>;
   change(asked: Omit<OptionChange, "from"> & { readonly onVersion: number }): Promise<Answer<OptionKept>>;

@@ -75,6 +75,7 @@ describe("the options in hand", () => {
     expect(around).toHaveBeenCalledWith({
       leaning: "balanced",
       wishes: USUAL_WISHES,
+      digits: { [N1]: 3, [N2]: 2 },
       pins: { [N1]: 3 },
       ruledOut: {},
     });

@@ -1,6 +1,6 @@
 import type { Finger } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
-import type { Pins } from "../study/fingering";
+import type { Fingering, Pins } from "../study/fingering";
 
 /** Notes that are to be played by the same finger, whichever it is. */
 export type Bond = readonly NoteId[];
@@ -41,6 +41,8 @@ export interface Conditions {
   readonly bonds?: readonly Bond[];
   /** Worth something to the memory: they give way where keeping them strains more than that. */
   readonly memories?: readonly Memory[];
+  /** Digits that are to stay as they are: they give way where keeping one strains more than that. */
+  readonly standing?: { readonly digits: Fingering; readonly worth: number };
   /** Worth something to the memory as well, wherever a key is struck again. */
   readonly stays?: readonly Stay[];
 }

@@ -16,7 +16,7 @@ export interface Terms {
   readonly mustHold: Uint8Array;
   readonly anyMustHold: boolean;
   readonly noFourthAndFifth: boolean;
-  /** Strain added where a stroke is played by some finger, by Stroke.index and then by finger, 1 to 5; see search/bonded. */
+  /** Strain added where a stroke is played by some finger, by Stroke.index and then by finger, 1 to 5: by digits that stand, and see search/bonded. */
   readonly dearer?: ReadonlyMap<number, Float64Array>;
   /** What stays ask, by Onset.index. */
   readonly stays: ReadonlyMap<number, StayAt>;
@@ -38,7 +38,7 @@ export function pinsOnly(pins: PinnedDigits): Terms {
 /** A condition on any note of a unison holds for its stroke; of two pins the first named wins. */
 export function termsOf(line: Line, conditions: Conditions): Terms {
   const { pins = {}, ruledOut = {}, noThumbOnBlack = false, mustHold = [], noFourthAndFifth = false } = conditions;
-  const { stays = [] } = conditions;
+  const { stays = [], standing } = conditions;
   const held = new Set(mustHold);
   return {
     pins: digitsOf(line, pins),
@@ -50,7 +50,21 @@ export function termsOf(line: Line, conditions: Conditions): Terms {
     anyMustHold: mustHold.length > 0,
     noFourthAndFifth,
     stays: staysOn(line, stays),
+    ...(standing ? { dearer: dearerThan(line, standing) } : {}),
   };
+}
+
+/** What another finger costs on each stroke that has a digit. */
+function dearerThan(line: Line, { digits, worth }: NonNullable<Conditions["standing"]>): Map<number, Float64Array> {
+  const dearer = new Map<number, Float64Array>();
+  digitsOf(line, digits).forEach((digit, stroke) => {
+    if (digit === 0) return;
+    dearer.set(
+      stroke,
+      Float64Array.from({ length: 6 }, (_, finger) => (finger === 0 || finger === digit ? 0 : worth)),
+    );
+  });
+  return dearer;
 }
 
 function bits(fingers: readonly Finger[]): number {

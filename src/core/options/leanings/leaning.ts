@@ -13,6 +13,8 @@ export interface Leaning {
   weigh(plain: Weights): Weights;
   /** How the passage is played, where the leaning has a say in that. */
   readonly manner?: Pick<Manner, "arpeggios">;
+  /** Whether an option found by it keeps its digits, as far as they are worth it, when something more is asked of it. */
+  readonly keepsDigits?: true;
   /** Which figures that return keep their fingers; those that feel the same where nothing is said. */
   readonly tying?: Tying;
 }

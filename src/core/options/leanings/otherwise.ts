@@ -6,4 +6,5 @@ export const otherwise: Leaning = {
   label: "otherwise",
   what: "Other than the balanced one: the hand is set elsewhere, or the thumb kept off black.",
   weigh: (plain) => plain,
+  keepsDigits: true,
 };
