@@ -8,7 +8,10 @@ import { keepsTo } from "./asked/keeps-to";
 import { OFFER } from "../physics";
 import { ideasOf, isOtherIdea } from "./ideas";
 import { offering, type Offer } from "./offering";
-import { bestFingerings, judge, latticesOf, notesAsked, solving } from "../fingering/study/study";
+import type { Fingering } from "../fingering/study/fingering";
+import { bestFingerings, judge, latticesOf, notesAsked, solving, type Study } from "../fingering/study/study";
+import { bestLeaning } from "./leaning-study";
+import { balanced } from "./leanings/balanced";
 import { tyingPrice } from "./asked/tying-price";
 
 const RUN = [60, 64, 67, 72, 71, 67, 65, 69, 72, 77, 76, 72];
@@ -44,6 +47,19 @@ describe("what is offered", () => {
       expect(offer.judged.strain).toBeCloseTo(judge(study, offer.fingering).strain, 9);
       expect(breaks(offer)).toBeLessThanOrEqual(breaks(best!));
     }
+  });
+
+  it("begins with strain alone where what returns could keep its fingers only by breaking the line", () => {
+    const run = [80, 78, 75, 73, 70, 68, 66, 63, 61, 63, 66, 68, 70, 73, 75, 78, 80];
+    const breaks = (fingering: Fingering, of: Study) =>
+      Object.values(judge(of, fingering).notes).filter(({ causes }) => causes.some((c) => c.cause === "line-broken"))
+        .length;
+    const fast = studyOfKeys(run, "right", { tempo: 112 });
+    expect(breaks(bestLeaning(fast, balanced, {}, 1)[0]!.fingering, fast)).toBeGreaterThan(0);
+    const [first] = drain(offering(fast, {}, 4));
+    expect(first!.leaning).toBe("least-strain");
+    expect(breaks(first!.fingering, fast)).toBe(0);
+    expect(drain(offering(studyOfKeys(run), {}, 1))[0]!.leaning).toBe("balanced");
   });
 
   it("keeps to what is asked", () => {

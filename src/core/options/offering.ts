@@ -1,3 +1,4 @@
+import { WEIGHTS } from "../fingering/cost/weights";
 import { compareFingerings } from "../fingering/explain/compare";
 import { stretches } from "../fingering/explain/advice";
 import type { Conditions } from "../fingering/search/conditions";
@@ -8,6 +9,7 @@ import { OFFER } from "../physics";
 import { ideasOf, isOtherIdea, sayIdeas, type Ideas } from "./ideas";
 import { leaningConditions, leaningStudy } from "./leaning-study";
 import { balanced } from "./leanings/balanced";
+import { leastStrain } from "./leanings/least-strain";
 import { LEANINGS, type LeaningId } from "./leanings";
 import { otherwise } from "./leanings/otherwise";
 import { askedOtherwise } from "./otherwise";
@@ -23,38 +25,45 @@ export interface Offer {
 
 /** Said only where it is so. */
 const LEAST = "The least strain in all.";
+/** Causes by which a line breaks: the hand letting go, and a hop of one finger. */
+const BREAKS = ["line-broken", "same-finger"];
 
 /**
- * Up to `most` fingerings worth showing: the balanced best first, then the best with nothing tied, the best of each other leaning
- * and of what is asked otherwise, as far as each is another idea than all before it (ideas/), breaks no line that the first does
- * not, crosses fingers only in place of a break, gains something, and strains not much more. Fewer are shown rather than dull ones.
- * All are judged by the plain weights. A generator: it yields as it goes, so that it can be stopped.
+ * Up to `most` fingerings worth showing: the balanced best first, or the best with nothing tied where ties would break the line;
+ * then the best of each other leaning and of what is asked otherwise, as far as each is another idea than all before it (ideas/),
+ * breaks no line that the first does not, crosses fingers only in place of a break, gains something, and strains not much more.
+ * Fewer are shown rather than dull ones. All are judged by the plain weights. A generator: it yields as it goes, so that it can be
+ * stopped.
  */
 export function* offering(study: Study, conditions: Conditions, most: number): Generator<Progress, readonly Offer[]> {
   const lattices = latticesOf(study);
   const asked = leaningConditions(study, balanced, conditions);
   const [best] = yield* solving(lattices, asked, 1);
-  const [free] = yield* solving(lattices, { ...asked, memories: [], stays: [] }, 1);
-  const first = judge(study, best!.fingering);
-  const least = judge(study, free!.fingering).strain;
+  const untied = { ...asked, memories: [], stays: [] };
+  const [free] = yield* solving(lattices, untied, 1);
+  const { weights = WEIGHTS } = study;
+  const [tied, loose] = [judge(study, best!.fingering), judge(study, free!.fingering)];
+  // What returns keeps its fingers, but does not break the line for that.
+  const isBroken = strainOf(tied, BREAKS) - strainOf(loose, BREAKS) > OFFER.brokenLine * weights.lineBroken;
+  const [opening, first] = isBroken ? [leastStrain, loose] : [balanced, tied];
   const shown = [ideasOf(study, first)];
   const what = isLeast(first) ? LEAST : "Little strain, and what returns keeps its fingers.";
   const offers: Offer[] = [
     {
-      leaning: "balanced",
+      leaning: opening.id as LeaningId,
       fingering: first.fingering,
       judged: first,
       sentence: `${what} ${sayIdeas(shown[0]!, null)}`,
     },
   ];
   for (const leaning of LEANINGS) {
-    if (leaning === balanced || leaning === otherwise) continue;
+    if (leaning === opening || leaning === otherwise) continue;
     if (offers.length === most) return offers;
     const leant = leaningStudy(study, leaning);
     const [solved] = yield* solving(latticesOf(leant), leaningConditions(leant, leaning, conditions), 1);
     offer(leaning.id as LeaningId, solved!.fingering);
   }
-  for (const other of askedOtherwise(study, first.fingering, asked)) {
+  for (const other of askedOtherwise(study, first.fingering, isBroken ? untied : asked)) {
     if (offers.length === most) return offers;
     const [solved] = yield* solving(lattices, other, 1);
     offer("otherwise", solved!.fingering);
@@ -62,7 +71,7 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
   return offers;
 
   function isLeast({ strain }: Judged): boolean {
-    return strain <= least + OFFER.equal;
+    return strain <= loose.strain + OFFER.equal;
   }
 
   function offer(leaning: LeaningId, found: Fingering): void {
@@ -106,16 +115,23 @@ function isWorth(study: Study, first: Judged, other: Judged): boolean {
   if (other.strain > first.strain * OFFER.mostTimes + OFFER.mostMore) return false;
   if ((other.peak?.strain ?? 0) > (first.peak?.strain ?? 0) + OFFER.mostPeak) return false;
   // Fingers may cross where the first breaks the line instead.
-  const breaks = ["line-broken", "same-finger"];
-  if (found(other, ...breaks) > found(first, ...breaks)) return false;
-  if (found(other, ...breaks, "crossing") > found(first, ...breaks, "crossing")) return false;
+  if (found(other, BREAKS) > found(first, BREAKS)) return false;
+  if (found(other, [...BREAKS, "crossing"]) > found(first, [...BREAKS, "crossing"])) return false;
   const { causes } = compareFingerings(study, other, first);
   return causes.some(({ by }) => by * first.onsets <= -OFFER.leastGain);
 }
 
-function found({ notes }: Judged, ...names: readonly string[]): number {
+/** How often some causes are found in a fingering. */
+function found({ notes }: Judged, names: readonly string[]): number {
   return Object.values(notes).reduce(
     (sum, { causes }) => sum + causes.filter(({ cause, strain }) => names.includes(cause) && strain > 0).length,
     0,
   );
+}
+
+/** What some causes strain in a fingering, summed over its notes. */
+function strainOf({ notes }: Judged, names: readonly string[]): number {
+  return Object.values(notes)
+    .flatMap(({ causes }) => causes)
+    .reduce((sum, { cause, strain }) => sum + (names.includes(cause) ? strain : 0), 0);
 }

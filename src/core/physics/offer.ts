@@ -13,6 +13,8 @@ export const OFFER = {
   leastElsewhere: 2,
   /** By how much an idea must differ to be another: counts, widest opening in white keys, and notes of 4 and 5 in tenths. */
   ideaLeast: { positions: 1, passes: 1, breaks: 1, thumbOnBlack: 1, openings: 1, weakFingers: 3 },
+  /** How much of a line at least must break for what returns to keep its fingers, 0 to 1, for that not to come first. */
+  brokenLine: 0.5,
   /** Mean strains closer than this count as the same. */
   equal: 0.005,
   /** Places of the first, at most, at which the hand is asked to be set otherwise. */
