@@ -1,4 +1,5 @@
-import type { Side } from "@/core/hand/finger";
+import { SIDES, type Side } from "@/core/hand/finger";
+import { isBlack, pitch } from "@/core/keyboard/pitch";
 import type { Keys } from "../keys";
 
 /** A made-up passage of one hand, in sixteenths. */
@@ -16,16 +17,17 @@ export interface Family {
   readonly isGood: (made: Made, fingers: readonly (readonly number[])[]) => boolean;
 }
 
-export const SIDES: readonly Side[] = ["right", "left"];
+export { SIDES };
 export const TONICS = Array.from({ length: 12 }, (_, i) => i);
 export const MAJOR = [0, 2, 4, 5, 7, 9, 11];
 export const HARMONIC_MINOR = [0, 2, 3, 5, 7, 8, 11];
 
-export function isBlack(key: number): boolean {
-  return [1, 3, 6, 8, 10].includes(key % 12);
+/** Whether a key is black, by its MIDI number. */
+export function isBlackKey(key: number): boolean {
+  return isBlack(pitch(key));
 }
 
-/** The lowest key that a hand is given: about an octave above or below its thumb at middle C. */
+/** MIDI number from which a hand is given its figures: in the right one from G 3, in the left one from C 2, so many semitones up. */
 export function home(side: Side, tonic: number): number {
   return (side === "right" ? 55 : 36) + tonic;
 }
@@ -46,5 +48,5 @@ export function asUpwards({ side, keys }: Made, fingers: readonly (readonly numb
 /** Whether no thumb is on a black key, or all keys are black. */
 export function keepsThumbOnWhite({ keys }: Made, fingers: readonly (readonly number[])[]): boolean {
   const single = keys as readonly number[];
-  return single.every(isBlack) || single.every((key, i) => fingers[i]![0] !== 1 || !isBlack(key));
+  return single.every(isBlackKey) || single.every((key, i) => fingers[i]![0] !== 1 || !isBlackKey(key));
 }

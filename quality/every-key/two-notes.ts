@@ -1,4 +1,4 @@
-import { HARMONIC_MINOR, home, isBlack, keyAt, MAJOR, SIDES, TONICS, type Family, type Made } from "./family";
+import { HARMONIC_MINOR, home, isBlackKey, keyAt, MAJOR, SIDES, TONICS, type Family, type Made } from "./family";
 
 /** Octaves broken up and down a major scale, from either end: 1 and 5, on black keys 1 and 4 too. */
 export const brokenOctaves: Family = {
@@ -21,7 +21,7 @@ export const brokenOctaves: Family = {
       const isUpper = (i % 2 === 0) === upperFirst;
       const finger = fingers[i]![0]!;
       if (isUpper !== (side === "right")) return finger === 1;
-      return finger === 5 || (finger === 4 && isBlack(key as number));
+      return finger === 5 || (finger === 4 && isBlackKey(key as number));
     });
   },
 };

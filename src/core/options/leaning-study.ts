@@ -43,7 +43,7 @@ export function leaningConditions(
 }
 
 /** The k best by a leaning, best first, its totals in its own weights. */
-function* solvingLeaning(
+export function* solvingLeaning(
   study: Study,
   leaning: Leaning,
   conditions: Conditions,

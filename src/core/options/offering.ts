@@ -7,7 +7,7 @@ import { differences, type Fingering } from "../fingering/study/fingering";
 import { judge, latticesOf, notesAsked, solving, type Judged, type Study } from "../fingering/study/study";
 import { OFFER } from "../physics";
 import { ideasOf, isOtherIdea, sayIdeas, type Ideas } from "./ideas";
-import { leaningConditions, leaningStudy } from "./leaning-study";
+import { leaningConditions, solvingLeaning } from "./leaning-study";
 import { balanced } from "./leanings/balanced";
 import { leastStrain } from "./leanings/least-strain";
 import { LEANINGS, type LeaningId } from "./leanings";
@@ -41,6 +41,10 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
   const [best] = yield* solving(lattices, asked, 1);
   const untied = { ...asked, memories: [], stays: [] };
   const [free] = yield* solving(lattices, untied, 1);
+  const known = new Map([
+    [balanced, best!],
+    [leastStrain, free!],
+  ]);
   const { weights = WEIGHTS } = study;
   const [tied, loose] = [judge(study, best!.fingering), judge(study, free!.fingering)];
   // What returns keeps its fingers, but does not break the line for that.
@@ -59,9 +63,8 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
   for (const leaning of LEANINGS) {
     if (leaning === opening || leaning === otherwise) continue;
     if (offers.length === most) return offers;
-    const leant = leaningStudy(study, leaning);
-    const [solved] = yield* solving(latticesOf(leant), leaningConditions(leant, leaning, conditions), 1);
-    offer(leaning.id as LeaningId, solved!.fingering);
+    const solved = known.get(leaning) ?? (yield* solvingLeaning(study, leaning, conditions, 1))[0]!;
+    offer(leaning.id as LeaningId, solved.fingering);
   }
   for (const other of askedOtherwise(study, first.fingering, isBroken ? untied : asked)) {
     if (offers.length === most) return offers;

@@ -20,8 +20,9 @@ export const MOTION = {
   usualMs: 156,
   paceRange: [1 / 3, 3],
   /**
-   * mm over which a change of position, the arm's part in two wide notes, and what leaving a key early costs where a pair is too far
-   * apart for two fingers grow from nothing to whole. A choice.
+   * mm over which these grow from nothing to whole: a change of position, the arm's part in two wide notes, a leap beyond reach, the
+   * time to set off, how tight a pass is, and what leaving a key early costs where a pair is too far apart; and by which
+   * the keys of a stay may lie farther apart than the hand spans. A choice.
    */
   rampMm: 20,
   /** mm from a thumb's note to its next, with one note between, from which that counts as a place for two notes, and at which it does so wholly. A choice. */

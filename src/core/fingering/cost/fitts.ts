@@ -2,7 +2,7 @@ import { MOTION } from "../../physics";
 
 /**
  * ms a practised player needs to carry the hand over a distance in mm to a target of a width in mm.
- * Zero for no distance, and continuous from there: the time to set off grows over the first 12 mm. A target narrower
+ * Zero for no distance, and continuous from there: the time to set off grows over the first MOTION.rampMm. A target narrower
  * than 10 mm counts as 10.
  * @param movement times as long as usual that this hand needs, see Hand.movement
  * Source: Fitts' law in Shannon's form, T = a + b log2(1 + D/W); the slope see MOTION.fittsSlope.

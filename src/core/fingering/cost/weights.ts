@@ -45,7 +45,7 @@ export interface Weights {
   readonly thumbPassFar: number;
   /** Strain per mm that the tip of the finger passed lies behind the foremost: the hand must go so much farther in, or turn over it. */
   readonly thumbPassBehind: number;
-  /** Strain of a pass where the two cannot cross in comfort at all; grows over the first 12 mm that they must stay apart for it. */
+  /** Strain of a pass where the two cannot cross in comfort at all; grows over the first MOTION.rampMm that they must stay apart for it. */
   readonly thumbPassTight: number;
   /** Strain of a pass that serves a single note. */
   readonly forOneNote: number;

@@ -10,7 +10,7 @@ export const crowding: Cause = {
   unit: "mm",
   frames: 3,
   source:
-    "Placement curve of hand/limits, mirrored; its share, and how it grows as fingers tangle at speed, are a choice.",
+    "Placement curve of hand/limits, mirrored; its share, and how it grows as fingers tangle at speed, are a choice. Fingers drawn together over one key cost at the next no more than carrying the hand.",
   find(moment, tell) {
     eachJoinPair(moment, (from, to, share) => {
       const strain = crowdingStrain(moment, from, to);

@@ -14,7 +14,7 @@ export const position: Cause = {
   unit: "mm",
   frames: 3,
   source:
-    "mm outside the comfortable range between this onset and the last but one, as for carrying; grows over the first 12 mm, then stays. After the position-change rules of the ergonomic model cited in hand/proportions; a choice.",
+    "mm outside the comfortable range between this onset and the last but one, as for carrying; grows over the first MOTION.rampMm, then stays; half of it for each end of a wide interval that is broken. After the position-change rules of the ergonomic model cited in hand/proportions; a choice.",
   find(moment, tell) {
     const { hand, now, before, earlier, weights, letGo, letGoBefore } = moment;
     if (earlier === null || before === null || now.onset.swept || before.onset.swept || letGo || letGoBefore) return;
