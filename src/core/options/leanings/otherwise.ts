@@ -4,7 +4,7 @@ import type { Leaning } from "./leaning";
 export const otherwise: Leaning = {
   id: "otherwise",
   label: "otherwise",
-  what: "Other than the balanced one: the hand is set elsewhere, or the thumb kept off black.",
+  what: "Asked for otherwise: the hand is set elsewhere, or the thumb kept off black.",
   weigh: (plain) => plain,
   keepsDigits: true,
 };
