@@ -1,10 +1,12 @@
+import { keyOf, stepOfWritten } from "@/core/entry/spelling";
 import type { Side } from "@/core/hand/finger";
 import { pitch } from "@/core/keyboard/pitch";
 import type { Note, NoteId } from "@/core/passage/note";
 import { inOrder, type Passage } from "@/core/passage/passage";
 import { add, beats, ZERO, type Beats } from "@/core/time/beats";
-
-const STEPS: Readonly<Record<string, number>> = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11 };
+import { signatureOf } from "@/core/transcription/signature";
+import { spelledIn } from "@/core/transcription/spelling";
+import type { Keys } from "./keys";
 
 /**
  * A passage of one hand from a short line of text. Names of keys ("C4", "Eb5", "F#3") follow one another in sixteenths;
@@ -35,23 +37,37 @@ function voiceOf(voice: string, v: number): readonly Note[] {
       if (what === "r") return [];
       return what.split("+").map((name, order): Note => {
         const id = `b1-s1-v${v + 1}-n${place + 1}${order === 0 ? "" : `-${order + 1}`}` as NoteId;
-        const key = pitch(keyOf(name.replace("!", "")));
+        const { pitch: key, step } = writtenOf(name.replace("!", ""));
         const staccato = name.endsWith("!");
         const place_ = { staff: 1, voice: String(v + 1), grace: 0, bar: "1", beat: at };
-        return { id, tied: [], pitch: key, ...place_, onset: at, duration, staccato, printed: null };
+        return { id, tied: [], pitch: key, step, ...place_, onset: at, duration, staccato, printed: null };
       });
     });
 }
 
-/** The MIDI number of a key by its name: middle C is "C4". */
-function keyOf(name: string): number {
-  const [, step, sign, octave] = /^([A-G])([#b]?)(-?\d)$/.exec(name) ?? [];
-  if (!step) throw new RangeError(`"${name}" is not the name of a key.`);
-  return 12 * (Number(octave) + 1) + STEPS[step]! + (sign === "#" ? 1 : sign === "b" ? -1 : 0);
+/** A key by its written name, middle C being "C4": its pitch, and its step of the scale. */
+function writtenOf(name: string): Required<Pick<Note, "pitch" | "step">> {
+  const [, step, sign, octave] = /^([A-G])(#{0,2}|b{1,2})(-?\d)$/.exec(name) ?? [];
+  if (!step || sign === undefined) throw new RangeError(`"${name}" is not the name of a key.`);
+  const written = { step, alter: sign.startsWith("b") ? -sign.length : sign.length, octave: Number(octave) };
+  return { pitch: pitch(keyOf(written)), step: stepOfWritten(written) };
 }
 
-const SHARPS = ["C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"];
-
-export function nameOf(key: number): string {
-  return `${SHARPS[key % 12]}${Math.floor(key / 12) - 1}`;
+/** Bare keys as a pianist would write them, in the key signature that fits them best; those of one onset are a chord. */
+export function musicOf(keys: readonly Keys[]): string {
+  const sounding = keys.flatMap((entry, at) => [entry].flat().map((key) => ({ key: pitch(key), at, ends: at + 1 })));
+  const fifths = signatureOf(sounding);
+  const lowest = (at: number): number | null => (keys[at] === undefined ? null : [keys[at]].flat()[0]!);
+  const spelled = spelledIn(
+    sounding.map(({ key, at }) => ({ key, at: at / 4, fifths, before: lowest(at - 1), after: lowest(at + 1) })),
+  ).map(({ pitch: { step, alter, octave } }) => `${step}${(alter < 0 ? "b" : "#").repeat(Math.abs(alter))}${octave}`);
+  let next = 0;
+  return keys
+    .map((entry) =>
+      [entry]
+        .flat()
+        .map(() => spelled[next++])
+        .join("+"),
+    )
+    .join(" ");
 }

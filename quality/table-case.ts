@@ -1,6 +1,6 @@
 import type { QualityCase } from "./cases";
 import type { KindCase } from "./kind";
-import { nameOf } from "./notation";
+import { musicOf } from "./notation";
 
 /** A standard fingering as a case like the invented ones; what is not graded is left open. */
 export function tableCase({ name, side, keys, accepted, graded }: QualityCase): KindCase {
@@ -8,7 +8,7 @@ export function tableCase({ name, side, keys, accepted, graded }: QualityCase): 
     kind: "standard fingerings",
     name,
     side,
-    music: keys.map(nameOf).join(" "),
+    music: musicOf(keys),
     accepted: accepted.map((digits) => digits.map((d, i) => (graded.includes(i) ? d : "*")).join(" ")),
     why: "As conservatories teach it.",
     manner: {},

@@ -1,7 +1,7 @@
 import type { Side } from "@/core/hand/finger";
 import { seeded } from "../tests/support/seeded";
 import { answered } from "./grade";
-import { nameOf } from "./notation";
+import { musicOf } from "./notation";
 
 const SCALE = [0, 2, 4, 5, 7, 9, 11];
 const LINES = 40;
@@ -33,7 +33,7 @@ export function stepsOfWalks(side: Side): StepsCounted {
     const given = {
       kind: "",
       name: "",
-      music: keys.map(nameOf).join(" "),
+      music: musicOf(keys),
       side,
       accepted: [],
       why: "",

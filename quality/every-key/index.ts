@@ -1,5 +1,5 @@
 import { answered } from "../grade";
-import { nameOf } from "../notation";
+import { musicOf } from "../notation";
 import { arpeggiosOfSevenths, arpeggiosOfTriads } from "./arpeggios";
 import { brokenChords } from "./broken-chords";
 import type { Family, Made } from "./family";
@@ -30,18 +30,18 @@ export function* inEveryKey(): Generator<{
       const fingers = fingersOf(made);
       return isGood(made, fingers)
         ? []
-        : [`${musicOf(made)}, ${made.side}: ${fingers.map((f) => f.join("")).join(" ")}`];
+        : [`${musicOf(made.keys)}, ${made.side}: ${fingers.map((f) => f.join("")).join(" ")}`];
     });
     yield { name, good: passages.length - others.length, all: passages.length, others };
   }
 }
 
 function fingersOf(made: Made): readonly (readonly number[])[] {
-  const { side, tempo } = made;
+  const { side, keys, tempo } = made;
   const given = {
     kind: "",
     name: "",
-    music: musicOf(made),
+    music: musicOf(keys),
     side,
     accepted: [],
     why: "",
@@ -49,8 +49,4 @@ function fingersOf(made: Made): readonly (readonly number[])[] {
     tune: false,
   };
   return answered(given, true).map(({ fingers }) => fingers);
-}
-
-function musicOf({ keys }: Made): string {
-  return keys.map((key) => (typeof key === "number" ? nameOf(key) : key.map(nameOf).join("+"))).join(" ");
 }
