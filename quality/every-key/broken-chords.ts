@@ -1,4 +1,4 @@
-import { home, SIDES, TONICS, type Family, type Made } from "./family";
+import { home, liesUnderOneHand, SIDES, TONICS, type Family, type Made } from "./family";
 
 const TRIADS = [
   [0, 4, 7],
@@ -32,11 +32,5 @@ export const brokenChords: Family = {
       ),
     ),
   ),
-  isGood({ side, keys }, fingers) {
-    const of = new Map<number, Set<number>>();
-    keys.forEach((key, i) => of.set(key as number, (of.get(key as number) ?? new Set()).add(fingers[i]![0]!)));
-    if ([...of.values()].some(({ size }) => size > 1)) return false;
-    const lowestFirst = [...of].toSorted(([a], [b]) => a - b).map(([, each]) => [...each][0]!);
-    return lowestFirst.every((finger, i) => i === 0 || (side === "right") === finger > lowestFirst[i - 1]!);
-  },
+  isGood: ({ side, keys }, fingers) => liesUnderOneHand(side, keys, fingers),
 };

@@ -50,3 +50,14 @@ export function keepsThumbOnWhite({ keys }: Made, fingers: readonly (readonly nu
   const single = keys as readonly number[];
   return single.every(isBlackKey) || single.every((key, i) => fingers[i]![0] !== 1 || !isBlackKey(key));
 }
+
+/** Whether single notes lie under one hand: each key has one finger, and the fingers lie in their order. */
+export function liesUnderOneHand(side: Side, keys: Made["keys"], fingers: readonly (readonly number[])[]): boolean {
+  const outwards = side === "right" ? 1 : -1;
+  return keys.every((one, i) =>
+    keys.every(
+      (other, j) =>
+        Math.sign((other as number) - (one as number)) * outwards === Math.sign(fingers[j]![0]! - fingers[i]![0]!),
+    ),
+  );
+}

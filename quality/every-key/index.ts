@@ -4,6 +4,7 @@ import { arpeggiosOfSevenths, arpeggiosOfTriads } from "./arpeggios";
 import { brokenChords } from "./broken-chords";
 import type { Family, Made } from "./family";
 import { chromatic, scalesFromEachNote, thereAndBack } from "./scales";
+import { motives } from "./motives";
 import { brokenOctaves, sixths, thirds } from "./two-notes";
 
 const FAMILIES: readonly Family[] = [
@@ -16,6 +17,7 @@ const FAMILIES: readonly Family[] = [
   brokenOctaves,
   thirds,
   sixths,
+  motives,
 ];
 
 /** How each family is answered: passages that are as asked, and all, with the digits of those that are not. */

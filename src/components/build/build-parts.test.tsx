@@ -2,6 +2,7 @@ import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { figuresOf } from "@/core/figures/find";
 import { staysOf } from "@/core/figures/stays";
+import { staysAlong } from "@/core/figures/stays-along";
 import { waysBackOf } from "@/core/figures/ways-back";
 import { positionsOf } from "@/core/fingering/explain/positions";
 import { notesAsked } from "@/core/fingering/study/study";
@@ -48,7 +49,7 @@ describe("figures", () => {
     const onTying = jest.fn();
     render(
       <FiguresList
-        seen={{ figures: figuresOf(study), stays: [], waysBack: [], broke: false, price }}
+        seen={{ figures: figuresOf(study), stays: [], along: [], waysBack: [], broke: false, price }}
         notes={study.passage.notes}
         fingering={fingered(study, digits)}
         tying="all"
@@ -69,7 +70,7 @@ describe("figures", () => {
   });
 
   it("are said to have broken off where the computing has, and not to be looked for still", () => {
-    const seen = { figures: null, stays: [], waysBack: [], broke: true, price: null };
+    const seen = { figures: null, stays: [], along: [], waysBack: [], broke: true, price: null };
     render(<FiguresList {...{ seen, notes: [], fingering: {}, tying: "none", onTying: jest.fn(), onGo: jest.fn() }} />);
     expect(screen.getByText(/broke off. Load the page again/)).toBeInTheDocument();
     expect(screen.queryByText(/Looking for figures that return/)).toBeNull();
@@ -79,7 +80,7 @@ describe("figures", () => {
     const staying = studyOfKeys([60, 67, 64, 67, 60, 67, 64, 67, 60, 64]);
     const stays = staysOf(staying, []);
     const onGo = jest.fn();
-    const seen = { figures: [], stays, waysBack: [], broke: false, price: null };
+    const seen = { figures: [], stays, along: [], waysBack: [], broke: false, price: null };
     const given = {
       seen,
       notes: staying.passage.notes,
@@ -102,7 +103,7 @@ describe("figures", () => {
     const study = studyOfKeys(keys);
     const stays = staysOf(study, []);
     expect(stays).toHaveLength(6);
-    const seen = { figures: [], stays, waysBack: [], broke: false, price: null };
+    const seen = { figures: [], stays, along: [], waysBack: [], broke: false, price: null };
     const given = { seen, notes: study.passage.notes, fingering: {}, onTying: jest.fn(), onGo: jest.fn() };
     render(<FiguresList {...given} tying="alike" />);
     const region = screen.getByRole("region", { name: "Where the hand stays" });
@@ -115,7 +116,7 @@ describe("figures", () => {
 
   it("are shown with where a line goes there and back, and how many keys keep their finger", async () => {
     const study = studyOfKeys([60, 62, 64, 65, 67, 69, 67, 65, 64, 62, 60]);
-    const seen = { figures: [], stays: [], waysBack: waysBackOf(study), broke: false, price: null };
+    const seen = { figures: [], stays: [], along: [], waysBack: waysBackOf(study), broke: false, price: null };
     const given = { seen, notes: study.passage.notes, onTying: jest.fn(), onGo: jest.fn() };
     const { rerender } = render(<FiguresList {...given} fingering={fingered(study, "12312321321")} tying="alike" />);
     const region = (): HTMLElement => screen.getByRole("region", { name: "There and back" });
@@ -124,6 +125,21 @@ describe("figures", () => {
     expect(region()).toHaveTextContent("0 of 5 keys keep their finger");
     rerender(<FiguresList {...given} fingering={{}} tying="none" />);
     expect(screen.queryByRole("region", { name: "There and back" })).toBeNull();
+  });
+
+  it("say of a figure that is moved along how often the hand is set over it", () => {
+    const keys = [0, 2, 4, 5].flatMap((step) => [60, 64, 67, 64].map((key) => key + step));
+    const moved = studyOfKeys(keys);
+    const figures = figuresOf(moved);
+    const along = staysAlong(moved, figures, []);
+    const given = { notes: moved.passage.notes, fingering: {}, onTying: jest.fn(), onGo: jest.fn() };
+    const seen = { figures, stays: [], along, waysBack: [], broke: false, price: null };
+    const { rerender } = render(<FiguresList {...given} seen={seen} tying="alike" />);
+    expect(screen.getByText(/The hand is set over it as over a chord each time/)).toBeInTheDocument();
+    rerender(<FiguresList {...given} seen={{ ...seen, along: along.slice(1) }} tying="alike" />);
+    expect(screen.getByText(/as over a chord 3 of 4 times/)).toBeInTheDocument();
+    rerender(<FiguresList {...given} seen={{ ...seen, along: [] }} tying="none" />);
+    expect(screen.queryByText(/The hand is set over/)).toBeNull();
   });
 
   it("name a memory trap where one finger differs", () => {

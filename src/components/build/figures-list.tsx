@@ -1,11 +1,11 @@
-import { feelsTheSame, type Figure, type FigureReturn } from "@/core/figures/figure";
-import { relationByName } from "@/core/figures/relations";
+import { feelsTheSame, type Figure } from "@/core/figures/figure";
 import { trapsOf } from "@/core/figures/traps";
 import type { Tying } from "@/core/figures/tying";
 import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Note, NoteId } from "@/core/passage/note";
 import { strainText } from "../strain";
 import { Choice } from "../ui/choice";
+import { FigureEntry } from "./figure-entry";
 import { PlaceButton } from "./place-button";
 import { StaysList } from "./stays-list";
 import { WaysBackList } from "./ways-back-list";
@@ -28,12 +28,13 @@ const TIES: readonly (readonly [Tying, string])[] = [
 
 /** Figures that return, how alike they lie, whether they keep their fingers, where two could be confused, where the hand stays, and where a line turns back. */
 export function FiguresList({ seen, notes, fingering, tying, onTying, onGo }: Props) {
-  const { figures, stays, waysBack, broke, price } = seen;
+  const { figures, stays, along, waysBack, broke, price } = seen;
   if (broke) return <p>Looking for figures broke off. Load the page again to look once more.</p>;
   if (figures === null) return <p className="text-soft">Looking for figures that return…</p>;
   if (figures.length + stays.length + waysBack.length === 0)
     return <p className="text-soft">No figure returns here.</p>;
   const traps = trapsOf(figures, fingering);
+  const staying = new Set(along.flatMap(({ keys }) => keys.flat()));
   return (
     <div className="flex flex-col gap-2">
       <Choice label="Same fingers" value={tying} options={TIES} onChange={onTying} />
@@ -44,7 +45,7 @@ export function FiguresList({ seen, notes, fingering, tying, onTying, onGo }: Pr
         <PriceText {...{ price, notes, onGo }} />
       )}
       {figures.map((figure) => (
-        <FigureEntry key={figure.notes[0]} {...{ figure, notes, fingering, onGo }} />
+        <FigureEntry key={figure.notes[0]} {...{ figure, staying, notes, fingering, onGo }} />
       ))}
       {stays.length > 0 && tying !== "none" && <StaysList {...{ stays, notes, fingering, onGo }} />}
       {waysBack.length > 0 && tying !== "none" && <WaysBackList ways={waysBack} {...{ notes, fingering, onGo }} />}
@@ -73,7 +74,9 @@ function PriceText({
 }: { readonly price: NonNullable<FiguresSeen["price"]> } & Pick<Props, "notes" | "onGo">) {
   return (
     <p>
-      {price.by < 0.05 ? "That costs nothing here." : `That adds ${strainText(price.by)} to the mean strain`}
+      {price.by < 0.05
+        ? "Keeping fingers costs nothing here."
+        : `Keeping fingers adds ${strainText(price.by)} to the mean strain`}
       {price.where && price.by >= 0.05 && (
         <>
           , most at <PlaceButton notes={notes} note={price.where.note} onGo={onGo} />.
@@ -86,39 +89,4 @@ function PriceText({
 
 function isTying(figures: readonly Figure[], tying: Tying): boolean {
   return tying === "all" || figures.some((f) => f.returns.some(feelsTheSame));
-}
-
-function FigureEntry({
-  figure,
-  notes,
-  fingering,
-  onGo,
-}: { readonly figure: Figure } & Pick<Props, "notes" | "fingering" | "onGo">) {
-  return (
-    <section className="border-t border-hairline pt-1">
-      <h4>
-        <PlaceButton notes={notes} note={figure.notes[0]!} onGo={onGo} />
-        <span className="text-soft">
-          , {figure.notes.length} notes, {figure.side} hand:
-        </span>
-      </h4>
-      <ul>
-        {figure.returns.map((answer) => (
-          <li key={answer.notes[0]} className="pl-3">
-            <PlaceButton notes={notes} note={answer.notes[0]!} onGo={onGo} />
-            <span className="block text-soft">{returnText(figure, answer, fingering)}</span>
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-function returnText({ notes }: Figure, answer: FigureReturn, fingering: Fingering): string {
-  const { relation, by, alike, changed, notes: theirs } = answer;
-  const lies = alike === 1 ? "black and white alike" : `${Math.round(100 * alike)} of 100 keys alike`;
-  const change = changed.length === 0 ? "" : `, ${changed.length} ${changed.length === 1 ? "note" : "notes"} changed`;
-  const kept = notes.filter((id, place) => fingering[id] === fingering[theirs[place]!]).length;
-  const fingers = kept === notes.length ? "same fingers" : `same fingers on ${kept} of ${notes.length}`;
-  return `${relationByName(relation).say(by)}; ${lies}${change}; ${fingers}`;
 }

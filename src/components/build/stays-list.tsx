@@ -1,6 +1,7 @@
 import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Stay } from "@/core/fingering/search/conditions";
 import { noteName, type Note, type NoteId } from "@/core/passage/note";
+import { FoldedList } from "./folded-list";
 import { PlaceButton } from "./place-button";
 
 interface Props {
@@ -10,31 +11,12 @@ interface Props {
   readonly onGo: (note: NoteId) => void;
 }
 
-/** How many are told at once, first to last. */
-const SHOWN_AT_ONCE = 4;
-
 /** Where the hand stays: from where to where, and which fingers its keys have. */
-export function StaysList({ stays, ...given }: Props) {
-  const [first, more] = [stays.slice(0, SHOWN_AT_ONCE), stays.slice(SHOWN_AT_ONCE)];
-  return (
-    <section aria-label="Where the hand stays" className="border-t border-hairline pt-1">
-      <h4>Where the hand stays, and with which fingers</h4>
-      <Stays stays={first} {...given} />
-      {more.length > 0 && (
-        <details>
-          <summary className="min-h-11 cursor-pointer py-2.5 pl-3 text-soft">{more.length} more</summary>
-          <Stays stays={more} {...given} />
-        </details>
-      )}
-    </section>
-  );
-}
-
-function Stays({ stays, notes, fingering, onGo }: Props) {
+export function StaysList({ stays, notes, fingering, onGo }: Props) {
   const byId = new Map(notes.map((note) => [note.id, note]));
   const place = new Map(notes.map(({ id }, i) => [id, i]));
   return (
-    <ul>
+    <FoldedList name="Where the hand stays" title="Where the hand stays, and with which fingers">
       {stays.map(({ keys }) => {
         const all = keys.flat().toSorted((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0));
         const [first, last] = [all[0]!, all.at(-1)!];
@@ -46,7 +28,7 @@ function Stays({ stays, notes, fingering, onGo }: Props) {
           </li>
         );
       })}
-    </ul>
+    </FoldedList>
   );
 }
 

@@ -3,6 +3,7 @@
 import { useEffect, useMemo, useState } from "react";
 import type { Figure } from "@/core/figures/figure";
 import { staysOf } from "@/core/figures/stays";
+import { staysAlong } from "@/core/figures/stays-along";
 import type { Tying } from "@/core/figures/tying";
 import { waysBackOf, type WayBack } from "@/core/figures/ways-back";
 import type { Stay } from "@/core/fingering/search/conditions";
@@ -15,6 +16,8 @@ export interface FiguresSeen {
   readonly figures: readonly Figure[] | null;
   /** Where the hand stays; none while figures are looked for. */
   readonly stays: readonly Stay[];
+  /** The same along figures that are moved; none while figures are looked for, or left free. */
+  readonly along: readonly Stay[];
   /** Where a line goes there and back; none while figures are looked for. */
   readonly waysBack: readonly WayBack[];
   /** Whether looking for them broke off for good. */
@@ -45,6 +48,10 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
   }, [study]);
   const figures = found?.on === study ? found.figures : null;
   const stays = useMemo(() => (figures === null ? [] : staysOf(study, figures)), [study, figures]);
+  const along = useMemo(
+    () => (figures === null ? [] : staysAlong(study, figures, stays, tying)),
+    [study, figures, stays, tying],
+  );
   const waysBack = useMemo(() => (figures === null ? [] : waysBackOf(study)), [study, figures]);
   const isAsked = figures !== null && figures.length + stays.length + waysBack.length > 0 && tying !== "none";
   useEffect(() => {
@@ -63,5 +70,5 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
     };
   }, [study, tying, isAsked]);
   const price = priced && priced.on === study && priced.tying === tying && isAsked ? priced.price : null;
-  return { figures, stays, waysBack, broke: found?.on === study && found.figures === null, price };
+  return { figures, stays, along, waysBack, broke: found?.on === study && found.figures === null, price };
 }

@@ -33,11 +33,16 @@ export interface FigureReturn {
  * in a sequence, where the hand moves along from one to the next, as much as is the share of its keys that have the colour they
  * had; else not at all.
  */
-export function sameness({ relation, changed, alike, inSequence }: FigureReturn): number {
+export function sameness(given: FigureReturn): number {
+  const { relation, changed, alike } = given;
   if (changed.length > 0) return 0;
   if (relation === "exact" || relation === "octave") return 1;
-  if (relation !== "diatonic" && relation !== "chromatic") return 0;
-  return inSequence && alike >= FIGURE.alikeFrom ? alike : 0;
+  return isMovedAlong(given) && alike >= FIGURE.alikeFrom ? alike : 0;
+}
+
+/** Whether the figure follows itself there, unchanged, on other steps: the hand moves along with it. */
+export function isMovedAlong({ relation, changed, inSequence }: FigureReturn): boolean {
+  return inSequence && changed.length === 0 && (relation === "diatonic" || relation === "chromatic");
 }
 
 /** Whether the same fingers feel the same at all. */

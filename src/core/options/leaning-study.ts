@@ -2,6 +2,7 @@ import { drain } from "../drain";
 import type { Figure } from "../figures/figure";
 import { figuresOf } from "../figures/find";
 import { staysOf } from "../figures/stays";
+import { staysAlong } from "../figures/stays-along";
 import { memoriesOf } from "../figures/ties";
 import { waysBackOf, waysBackRemembered } from "../figures/ways-back";
 import type { Tying } from "../figures/tying";
@@ -35,10 +36,11 @@ export function leaningConditions(
   const asked = tying ?? leaning.tying ?? "alike";
   if (asked === "none") return { ...conditions, memories: [] };
   const known = figures ?? figuresOf(study);
+  const stays = staysOf(study, known, asked);
   return {
     ...conditions,
     memories: [...memoriesOf(study, known, asked), ...waysBackRemembered(study, waysBackOf(study), asked)],
-    stays: staysOf(study, known, asked),
+    stays: [...stays, ...staysAlong(study, known, stays, asked)],
   };
 }
 

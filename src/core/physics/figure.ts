@@ -33,6 +33,11 @@ export const STAY = {
   /** The same for five keys that lie under five fingers as they rest, and the white keys' widths within which those lie: a fifth. */
   strokesAKeyOfFive: 1.4,
   fiveKeysWithin: 4.5,
+  /** Keys at least of a pattern, or of a figure that is moved along; and, if none of these is struck again, the white keys' widths within which they lie: a sixth. */
+  leastKeysOfChord: 3,
+  chordWithin: 5.5,
+  /** Onsets at most of an order of keys that is struck again at once. */
+  longestTurn: 16,
   /** Onsets within which it must have shown itself. */
   shownWithin: 64,
 } as const;

@@ -1,0 +1,39 @@
+import type { Line } from "../passage/line";
+import { STAY } from "../physics";
+import type { Range } from "./range";
+
+/** Some onsets with their keys, lowest first. */
+export interface Pattern extends Range {
+  readonly keys: readonly number[];
+}
+
+/**
+ * Where a line strikes the same keys in the same order again at once, and goes back to one of them within that order, as an
+ * accompaniment does: the whole of it, in whole turns. From left to right, by the shortest order that fits.
+ */
+export function patternsOf({ onsets }: Line): readonly Pattern[] {
+  const keys = onsets.map(({ struck }) => struck.map(({ key }) => key));
+  const words = keys.map((struck) => struck.join());
+  const patterns: Pattern[] = [];
+  for (let first = 0; first < keys.length;) {
+    const pattern = patternFrom(keys, words, first);
+    if (pattern !== null) patterns.push(pattern);
+    first = (pattern?.last ?? first) + 1;
+  }
+  return patterns;
+}
+
+/** The pattern that begins at an onset; null where none does. */
+function patternFrom(keys: readonly (readonly number[])[], words: readonly string[], first: number): Pattern | null {
+  for (let turn = 2; turn <= STAY.longestTurn; turn++) {
+    let end = first + turn;
+    while (end < keys.length && words[end] === words[end - turn]) end++;
+    const turns = Math.floor((end - first) / turn);
+    if (turns < 2) continue;
+    const strokes = keys.slice(first, first + turn).flat();
+    const own = [...new Set(strokes)].sort((a, b) => a - b);
+    if (own.length >= STAY.leastKeysOfChord && own.length < strokes.length)
+      return { first, last: first + turns * turn - 1, keys: own };
+  }
+  return null;
+}

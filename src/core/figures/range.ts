@@ -1,0 +1,23 @@
+import type { Line } from "../passage/line";
+import type { NoteId } from "../passage/note";
+
+/** Onsets of a line from the first to the last, by Onset.index, both counted. */
+export interface Range {
+  readonly first: number;
+  readonly last: number;
+}
+
+/** Whether one range lies in another, or is it. */
+export function isWithin(inner: Range, outer: Range): boolean {
+  return inner.first >= outer.first && inner.last <= outer.last;
+}
+
+/** The onsets from the first to the last of some notes of a line; notes of another hand are passed over. */
+export function onsetsOf({ strokes }: Line): (notes: readonly NoteId[]) => Range {
+  const onsetOf = new Map<NoteId, number>();
+  for (const { notes, onset } of strokes) for (const note of notes) onsetOf.set(note, onset);
+  return (notes) => {
+    const onsets = notes.flatMap((note) => onsetOf.get(note) ?? []);
+    return { first: Math.min(...onsets), last: Math.max(...onsets) };
+  };
+}

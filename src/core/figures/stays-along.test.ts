@@ -1,0 +1,74 @@
+import { studyOfKeys } from "../../../tests/support/studies";
+import { WEIGHTS } from "../fingering/cost/weights";
+import { notesAsked, type Study } from "../fingering/study/study";
+import { bestLeaning } from "../options/leaning-study";
+import { balanced } from "../options/leanings/balanced";
+import { figuresOf } from "./find";
+import { staysOf } from "./stays";
+import { staysAlong } from "./stays-along";
+import type { Tying } from "./tying";
+
+/** What lies under one hand here and there: a figure on white keys, moved by steps of C major. */
+const onSteps = (shape: readonly number[], steps: readonly number[] = [0, 1, 2, 3]): readonly number[] => {
+  const scale = [0, 2, 4, 5, 7, 9, 11];
+  return steps.flatMap((by) => shape.map((step) => 60 + 12 * Math.floor((step + by) / 7) + scale[(step + by) % 7]!));
+};
+
+function alongIn(study: Study, tying?: Tying) {
+  const figures = figuresOf(study);
+  return staysAlong(study, figures, staysOf(study, figures, tying), tying);
+}
+
+/** Where the notes of each are, in order. */
+function found(study: Study): number[][] {
+  const notes = notesAsked(study);
+  return alongIn(study).map(({ keys }) =>
+    keys.flatMap((of) => of.map((id) => notes.indexOf(id))).sort((a, b) => a - b),
+  );
+}
+
+const SHAPE = [0, 2, 4, 3, 5, 3, 4, 2];
+
+describe("stays along a figure that is moved", () => {
+  it("are itself and all that it is moved to, each apart", () => {
+    const each = [0, 1, 2, 3].map((i) => SHAPE.map((_, at) => i * SHAPE.length + at));
+    expect(found(studyOfKeys(onSteps(SHAPE)))).toEqual(each);
+  });
+
+  it("go on where it comes back to the keys it came from", () => {
+    expect(found(studyOfKeys(onSteps([0, 2, 4, 2], [0, 2, 4, 0])))).toHaveLength(4);
+  });
+
+  it.each([
+    ["does not lie under one hand", onSteps([0, 4, 9, 4])],
+    ["has two keys", onSteps([0, 1, 0, 1])],
+    ["goes wide and strikes no key again", onSteps([0, 4, 6, 7])],
+    ["returns on the same keys alone", onSteps(SHAPE, [0, 0])],
+  ])("are none where it %s", (_, keys) => {
+    expect(found(studyOfKeys(keys))).toEqual([]);
+  });
+
+  it("are none where the hand stays in any case", () => {
+    const study = studyOfKeys(onSteps([0, 2, 4, 2, 0, 2, 4, 2, 0, 2, 4, 2, 0], [0, 1]));
+    expect(staysOf(study, figuresOf(study))).toHaveLength(2);
+    expect(alongIn(study)).toEqual([]);
+  });
+
+  it("are worth what memory is, more where the player wants every figure kept, and are none where figures are free", () => {
+    const study = studyOfKeys(onSteps(SHAPE));
+    const { memory, memoryAsked } = WEIGHTS;
+    expect(new Set(alongIn(study).map(({ worth }) => worth))).toEqual(new Set([memory]));
+    expect(new Set(alongIn(study, "all").map(({ worth }) => worth))).toEqual(new Set([memory * memoryAsked]));
+    expect(alongIn(study, "none")).toEqual([]);
+  });
+
+  it.each(["right", "left"] as const)("keep a finger for each key: %s hand", (side) => {
+    for (const by of [0, -3, 2]) {
+      const keys = onSteps(SHAPE).map((key) => key + by);
+      const study = studyOfKeys(side === "right" ? keys : keys.map((key) => 124 - key), side);
+      const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+      for (const { keys: of } of alongIn(study))
+        for (const ids of of) expect(new Set(ids.map((id) => fingering[id])).size).toBe(1);
+    }
+  });
+});

@@ -1,0 +1,63 @@
+import { WEIGHTS } from "../fingering/cost/weights";
+import type { Stay } from "../fingering/search/conditions";
+import { tasksOf, type Study } from "../fingering/study/study";
+import type { Task } from "../fingering/study/task";
+import type { Line } from "../passage/line";
+import { isMovedAlong, type Figure } from "./figure";
+import { onsetsOf, type Range } from "./range";
+import { keysFrom, Stretch } from "./stretch";
+import type { Tying } from "./tying";
+
+/**
+ * The stays along figures that are moved: where a figure is followed by itself on other steps, the hand is set down anew each time
+ * as on a chord, and stays until the next, if it lies under one hand. Worth as much as other stays; none where the hand stays in
+ * any case.
+ * @param figures those of the study
+ * @param stays what staysOf finds
+ */
+export function staysAlong(
+  study: Study,
+  figures: readonly Figure[],
+  stays: readonly Stay[],
+  tying: Tying = "alike",
+): readonly Stay[] {
+  if (tying === "none") return [];
+  const { memory, memoryAsked } = study.weights ?? WEIGHTS;
+  const worth = memory * (tying === "all" ? memoryAsked : 1);
+  return tasksOf(study).flatMap((task) => {
+    const { line } = task;
+    const rangeOf = onsetsOf(line);
+    const taken = new Set<number>();
+    const take = ({ first, last }: Range): void => {
+      for (let index = first; index <= last; index++) taken.add(index);
+    };
+    for (const { keys } of stays) take(rangeOf(keys.flat()));
+    return partsOf(figures, line).flatMap((range): Stay[] => {
+      if (!isUnderTheHand(task, range, taken)) return [];
+      take(range);
+      return [{ keys: keysFrom(line, range.first, range.last + 1), worth }];
+    });
+  });
+}
+
+/** The figures of a line that are moved along and all that they are moved to, each by itself. */
+function partsOf(figures: readonly Figure[], line: Line): readonly Range[] {
+  const rangeOf = onsetsOf(line);
+  return figures
+    .filter(({ side }) => side === line.side)
+    .flatMap(({ notes, returns }) => {
+      if (!returns.some(isMovedAlong)) return [];
+      const followed = returns.filter(
+        (given) =>
+          isMovedAlong(given) || (given.inSequence && given.relation === "exact" && given.changed.length === 0),
+      );
+      return [notes, ...followed.map((given) => given.notes)].map(rangeOf);
+    });
+}
+
+/** Whether one hand lies over some onsets, of which none is taken. */
+function isUnderTheHand(task: Task, { first, last }: Range, taken: ReadonlySet<number>): boolean {
+  const stretch = new Stretch(task, first);
+  for (let index = first; index <= last; index++) if (taken.has(index) || !stretch.takes(index)) return false;
+  return stretch.isChord();
+}
