@@ -3,6 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { figuresOf } from "@/core/figures/find";
 import { staysOf } from "@/core/figures/stays";
 import { staysAlong } from "@/core/figures/stays-along";
+import { struckAgainIn } from "@/core/figures/struck-again";
 import { waysBackOf } from "@/core/figures/ways-back";
 import { positionsOf } from "@/core/fingering/explain/positions";
 import { notesAsked } from "@/core/fingering/study/study";
@@ -49,7 +50,7 @@ describe("figures", () => {
     const onTying = jest.fn();
     render(
       <FiguresList
-        seen={{ figures: figuresOf(study), stays: [], along: [], waysBack: [], broke: false, price }}
+        seen={{ figures: figuresOf(study), stays: [], along: [], waysBack: [], struckAgain: [], broke: false, price }}
         notes={study.passage.notes}
         fingering={fingered(study, digits)}
         tying="all"
@@ -70,7 +71,7 @@ describe("figures", () => {
   });
 
   it("are said to have broken off where the computing has, and not to be looked for still", () => {
-    const seen = { figures: null, stays: [], along: [], waysBack: [], broke: true, price: null };
+    const seen = { figures: null, stays: [], along: [], waysBack: [], struckAgain: [], broke: true, price: null };
     render(<FiguresList {...{ seen, notes: [], fingering: {}, tying: "none", onTying: jest.fn(), onGo: jest.fn() }} />);
     expect(screen.getByText(/broke off. Load the page again/)).toBeInTheDocument();
     expect(screen.queryByText(/Looking for figures that return/)).toBeNull();
@@ -80,7 +81,7 @@ describe("figures", () => {
     const staying = studyOfKeys([60, 67, 64, 67, 60, 67, 64, 67, 60, 64]);
     const stays = staysOf(staying, []);
     const onGo = jest.fn();
-    const seen = { figures: [], stays, along: [], waysBack: [], broke: false, price: null };
+    const seen = { figures: [], stays, along: [], waysBack: [], struckAgain: [], broke: false, price: null };
     const given = {
       seen,
       notes: staying.passage.notes,
@@ -103,7 +104,7 @@ describe("figures", () => {
     const study = studyOfKeys(keys);
     const stays = staysOf(study, []);
     expect(stays).toHaveLength(6);
-    const seen = { figures: [], stays, along: [], waysBack: [], broke: false, price: null };
+    const seen = { figures: [], stays, along: [], waysBack: [], struckAgain: [], broke: false, price: null };
     const given = { seen, notes: study.passage.notes, fingering: {}, onTying: jest.fn(), onGo: jest.fn() };
     render(<FiguresList {...given} tying="alike" />);
     const region = screen.getByRole("region", { name: "Where the hand stays" });
@@ -116,7 +117,15 @@ describe("figures", () => {
 
   it("are shown with where a line goes there and back, and how many keys keep their finger", async () => {
     const study = studyOfKeys([60, 62, 64, 65, 67, 69, 67, 65, 64, 62, 60]);
-    const seen = { figures: [], stays: [], along: [], waysBack: waysBackOf(study), broke: false, price: null };
+    const seen = {
+      figures: [],
+      stays: [],
+      along: [],
+      waysBack: waysBackOf(study),
+      struckAgain: [],
+      broke: false,
+      price: null,
+    };
     const given = { seen, notes: study.passage.notes, onTying: jest.fn(), onGo: jest.fn() };
     const { rerender } = render(<FiguresList {...given} fingering={fingered(study, "12312321321")} tying="alike" />);
     const region = (): HTMLElement => screen.getByRole("region", { name: "There and back" });
@@ -127,13 +136,37 @@ describe("figures", () => {
     expect(screen.queryByRole("region", { name: "There and back" })).toBeNull();
   });
 
+  it("are shown with where keys are struck again, and by which fingers in turn", async () => {
+    const study = studyOfKeys([72, 72, 72, 74, 74, 74, 76, 76, 76]);
+    const onGo = jest.fn();
+    const seen = {
+      figures: [],
+      stays: [],
+      along: [],
+      waysBack: [],
+      struckAgain: struckAgainIn(study),
+      broke: false,
+      price: null,
+    };
+    const given = { seen, notes: study.passage.notes, onTying: jest.fn(), onGo };
+    const { rerender } = render(<FiguresList {...given} fingering={fingered(study, "321321321")} tying="alike" />);
+    const region = (): HTMLElement => screen.getByRole("region", { name: "Struck again" });
+    expect(region()).toHaveTextContent("Bar 1, beat 1 to Bar 1, beat 33 groups of 3, each with 3 2 1");
+    await userEvent.click(within(region()).getByRole("button", { name: "Bar 1, beat 1" }));
+    expect(onGo).toHaveBeenCalledWith(study.passage.notes[0]!.id);
+    rerender(<FiguresList {...given} fingering={fingered(study, "321321432")} tying="alike" />);
+    expect(region()).toHaveTextContent("3 groups of 3, 2 of them with 3 2 1");
+    rerender(<FiguresList {...given} fingering={{}} tying="none" />);
+    expect(screen.queryByRole("region", { name: "Struck again" })).toBeNull();
+  });
+
   it("say of a figure that is moved along how often the hand is set over it", () => {
     const keys = [0, 2, 4, 5].flatMap((step) => [60, 64, 67, 64].map((key) => key + step));
     const moved = studyOfKeys(keys);
     const figures = figuresOf(moved);
     const along = staysAlong(moved, figures, []);
     const given = { notes: moved.passage.notes, fingering: {}, onTying: jest.fn(), onGo: jest.fn() };
-    const seen = { figures, stays: [], along, waysBack: [], broke: false, price: null };
+    const seen = { figures, stays: [], along, waysBack: [], struckAgain: [], broke: false, price: null };
     const { rerender } = render(<FiguresList {...given} seen={seen} tying="alike" />);
     expect(screen.getByText(/The hand is set over it as over a chord each time/)).toBeInTheDocument();
     rerender(<FiguresList {...given} seen={{ ...seen, along: along.slice(1) }} tying="alike" />);

@@ -8,8 +8,9 @@ import { Choice } from "../ui/choice";
 import { FigureEntry } from "./figure-entry";
 import { PlaceButton } from "./place-button";
 import { StaysList } from "./stays-list";
+import { StruckAgainList } from "./struck-again-list";
 import { WaysBackList } from "./ways-back-list";
-import type { FiguresSeen } from "./use-figures";
+import { returnsAnything, type FiguresSeen } from "./use-figures";
 
 interface Props {
   readonly seen: FiguresSeen;
@@ -26,13 +27,12 @@ const TIES: readonly (readonly [Tying, string])[] = [
   ["all", "Always"],
 ];
 
-/** Figures that return, how alike they lie, whether they keep their fingers, where two could be confused, where the hand stays, and where a line turns back. */
+/** Figures that return, how alike they lie, whether they keep their fingers, where two could be confused, where the hand stays, where a line turns back, and where keys are struck again. */
 export function FiguresList({ seen, notes, fingering, tying, onTying, onGo }: Props) {
-  const { figures, stays, along, waysBack, broke, price } = seen;
+  const { figures, along, broke, price } = seen;
   if (broke) return <p>Looking for figures broke off. Load the page again to look once more.</p>;
   if (figures === null) return <p className="text-soft">Looking for figures that return…</p>;
-  if (figures.length + stays.length + waysBack.length === 0)
-    return <p className="text-soft">No figure returns here.</p>;
+  if (!returnsAnything(seen)) return <p className="text-soft">No figure returns here.</p>;
   const traps = trapsOf(figures, fingering);
   const staying = new Set(along.flatMap(({ keys }) => keys.flat()));
   return (
@@ -41,14 +41,13 @@ export function FiguresList({ seen, notes, fingering, tying, onTying, onGo }: Pr
       {tying === "alike" && figures.length > 0 && !figures.some((f) => f.returns.some(feelsTheSame)) && (
         <p>No return lies on the same keys or octaves apart, so none is tied.</p>
       )}
-      {price && (stays.length + waysBack.length > 0 || isTying(figures, tying)) && (
+      {price && (returnsAnything({ ...seen, figures: [] }) || isTying(figures, tying)) && (
         <PriceText {...{ price, notes, onGo }} />
       )}
       {figures.map((figure) => (
         <FigureEntry key={figure.notes[0]} {...{ figure, staying, notes, fingering, onGo }} />
       ))}
-      {stays.length > 0 && tying !== "none" && <StaysList {...{ stays, notes, fingering, onGo }} />}
-      {waysBack.length > 0 && tying !== "none" && <WaysBackList ways={waysBack} {...{ notes, fingering, onGo }} />}
+      {tying !== "none" && <KeptLists {...{ seen, notes, fingering, onGo }} />}
       {traps.length > 0 && (
         <section aria-label="Memory traps" className="border-l-2 border-velvet pl-3">
           <h4 className="font-serif text-base">One finger apart: easily swapped on stage</h4>
@@ -63,6 +62,20 @@ export function FiguresList({ seen, notes, fingering, tying, onTying, onGo }: Pr
         </section>
       )}
     </div>
+  );
+}
+
+/** What keeps its fingers beside figures. */
+function KeptLists({
+  seen: { stays, waysBack, struckAgain },
+  ...given
+}: Pick<Props, "seen" | "notes" | "fingering" | "onGo">) {
+  return (
+    <>
+      {stays.length > 0 && <StaysList stays={stays} {...given} />}
+      {waysBack.length > 0 && <WaysBackList ways={waysBack} {...given} />}
+      {struckAgain.length > 0 && <StruckAgainList found={struckAgain} {...given} />}
+    </>
   );
 }
 

@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from "react";
 import type { Figure } from "@/core/figures/figure";
 import { staysOf } from "@/core/figures/stays";
 import { staysAlong } from "@/core/figures/stays-along";
+import { struckAgainIn, type StruckAgain } from "@/core/figures/struck-again";
 import type { Tying } from "@/core/figures/tying";
 import { waysBackOf, type WayBack } from "@/core/figures/ways-back";
 import type { Stay } from "@/core/fingering/search/conditions";
@@ -20,13 +21,20 @@ export interface FiguresSeen {
   readonly along: readonly Stay[];
   /** Where a line goes there and back; none while figures are looked for. */
   readonly waysBack: readonly WayBack[];
+  /** Where keys are struck again and again; none while figures are looked for. */
+  readonly struckAgain: readonly StruckAgain[];
   /** Whether looking for them broke off for good. */
   readonly broke: boolean;
   /** What the ties cost; null while it is worked out, and where there are none. */
   readonly price: TyingPrice | null;
 }
 
-/** The figures of a study that return, where its hands stay, where a line turns back, and what it costs that fingers are kept. */
+/** Whether there is anything whose fingers could be kept. */
+export function returnsAnything(seen: Pick<FiguresSeen, "figures" | "stays" | "waysBack" | "struckAgain">): boolean {
+  return [seen.figures ?? [], seen.stays, seen.waysBack, seen.struckAgain].some(({ length }) => length > 0);
+}
+
+/** The figures of a study that return, where its hands stay, where a line turns back or keys are struck again, and what it costs that fingers are kept. */
 export function useFigures(study: Study, tying: Tying): FiguresSeen {
   const [found, setFound] = useState<{ readonly on: Study; readonly figures: readonly Figure[] | null } | null>(null);
   const [priced, setPriced] = useState<{
@@ -53,7 +61,9 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
     [study, figures, stays, tying],
   );
   const waysBack = useMemo(() => (figures === null ? [] : waysBackOf(study)), [study, figures]);
-  const isAsked = figures !== null && figures.length + stays.length + waysBack.length > 0 && tying !== "none";
+  const struckAgain = useMemo(() => (figures === null ? [] : struckAgainIn(study)), [study, figures]);
+  const returning = { figures: figures ?? [], stays, waysBack, struckAgain };
+  const isAsked = returnsAnything(returning) && tying !== "none";
   useEffect(() => {
     if (!isAsked) return;
     let isWanted = true;
@@ -70,5 +80,5 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
     };
   }, [study, tying, isAsked]);
   const price = priced && priced.on === study && priced.tying === tying && isAsked ? priced.price : null;
-  return { figures, stays, along, waysBack, broke: found?.on === study && found.figures === null, price };
+  return { figures, stays, along, waysBack, struckAgain, broke: found?.on === study && found.figures === null, price };
 }

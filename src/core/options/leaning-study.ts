@@ -3,6 +3,7 @@ import type { Figure } from "../figures/figure";
 import { figuresOf } from "../figures/find";
 import { staysOf } from "../figures/stays";
 import { staysAlong } from "../figures/stays-along";
+import { struckAgainIn, struckAgainRemembered } from "../figures/struck-again";
 import { memoriesOf } from "../figures/ties";
 import { waysBackOf, waysBackRemembered } from "../figures/ways-back";
 import type { Tying } from "../figures/tying";
@@ -39,7 +40,11 @@ export function leaningConditions(
   const stays = staysOf(study, known, asked);
   return {
     ...conditions,
-    memories: [...memoriesOf(study, known, asked), ...waysBackRemembered(study, waysBackOf(study), asked)],
+    memories: [
+      ...memoriesOf(study, known, asked),
+      ...waysBackRemembered(study, waysBackOf(study), asked),
+      ...struckAgainRemembered(study, struckAgainIn(study), asked),
+    ],
     stays: [...stays, ...staysAlong(study, known, stays, asked)],
   };
 }

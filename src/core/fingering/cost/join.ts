@@ -86,7 +86,7 @@ function pairStrain(moment: Moment, from: Press, to: Press): number {
 
 /**
  * Whether the hand lets go between two onsets and is carried: where nothing is held over and that strains less than
- * joining them with the fingers would.
+ * joining them with the fingers would. By these two onsets alone, whatever went before.
  */
 export function letsGo(moment: Moment): boolean {
   const { now, before } = moment;

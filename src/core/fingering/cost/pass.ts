@@ -2,6 +2,7 @@ import { strainOfClosing } from "../../hand/limits";
 import { limitsOf } from "../../hand/hand";
 import type { Frame, Press } from "../frames/frame";
 import type { Moment } from "./cause";
+import { isDrawn } from "./drawn";
 import { pace } from "./pace";
 import { apart } from "./pairs";
 import { COMFORT, MOTION } from "../../physics";
@@ -24,7 +25,8 @@ export function isPass({ struck: from }: Frame, { struck: to }: Frame): boolean 
  * over it; a pair that cannot cross in comfort at all, as thumb and little finger, costs more still. Black under the other finger
  * gives the thumb room; the thumb itself on black has none under a finger on white.
  */
-export function passStrain({ weights, hand, now }: Moment, from: Press, to: Press): number {
+export function passStrain(moment: Moment, from: Press, to: Press): number {
+  const { weights, hand, now } = moment;
   if (passedBy(from, to) === 0) return 0;
   const [thumb, other] = to.finger === 1 ? [to, from] : [from, to];
   const level = thumb.black === other.black ? weights.thumbPassLevel : thumb.black ? weights.thumbPassAgainst : 0;
@@ -32,5 +34,7 @@ export function passStrain({ weights, hand, now }: Moment, from: Press, to: Pres
   const crossed = strainOfClosing(apart(from, to), limits) / COMFORT;
   const behind = weights.thumbPassBehind * hand.behind[other.finger - 1]!;
   const tight = weights.thumbPassTight * Math.min(1, Math.max(0, limits.leastComfortable) / MOTION.rampMm);
-  return (weights.thumbPass + level + behind + tight + weights.thumbPassFar * crossed ** 2) * pace(now.onset.gap);
+  const pass = weights.thumbPass + level + behind + tight + weights.thumbPassFar * crossed ** 2;
+  const moved = isDrawn(moment, from) ? weights.carry * (limits.leastRelaxed - apart(from, to)) : Infinity;
+  return Math.min(pass, moved) * pace(now.onset.gap);
 }

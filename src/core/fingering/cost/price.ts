@@ -57,11 +57,12 @@ export function price(task: Task, digits: Digits): Priced {
       weights,
       now,
       before,
-      earlier,
+      earlier: null,
       letGo: false,
       letGoBefore,
     };
     letGoBefore = moment.letGo = letsGo(moment);
+    moment.earlier = earlier;
     for (const cause of causes) {
       asked = cause.id;
       times = own[asked] ?? 1;

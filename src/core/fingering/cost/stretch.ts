@@ -4,6 +4,7 @@ import { COMFORT, MOTION } from "../../physics";
 import type { Press } from "../frames/frame";
 import type { Moment } from "./cause";
 import { haste, pace } from "./pace";
+import { isDrawn } from "./drawn";
 import { apart } from "./pairs";
 
 /** mm by which a pair opens beyond relaxed; 0 or less where it does not. */
@@ -47,13 +48,6 @@ export function crowdingStrain(moment: Moment, from: Press, to: Press): number {
     return Math.min(squeezed, carry * (limits.leastRelaxed - distance) * pace(moment.now.onset.gap));
   const moved = position + carryAtOnce * carry * (limits.leastRelaxed - distance);
   return Math.min(squeezed, moved * pace(moment.now.onset.gap));
-}
-
-/** Whether a finger struck a key that another finger had struck just before: the fingers are drawn together over it. */
-function isDrawn({ before, earlier }: Moment, from: Press): boolean {
-  if (earlier === null || earlier.struck.length !== 1 || before!.struck.length !== 1) return false;
-  const [last] = earlier.struck;
-  return last!.key === from.key && last!.finger !== from.finger && before!.struck[0] === from;
 }
 
 /**

@@ -153,7 +153,7 @@ export const WEIGHTS: Weights = {
   speed: 2.2,
   speedDouble: 5.5,
   otherFinger: 12,
-  againstSweep: 8,
+  againstSweep: 14,
   leftOut: 120,
   leftOutDoubled: 90,
   leftOutOuter: 160,

@@ -19,7 +19,7 @@ export const position: Cause = {
     const { hand, now, before, earlier, weights, letGo, letGoBefore } = moment;
     if (earlier === null || before === null || now.onset.swept || before.onset.swept || letGo || letGoBefore) return;
     const at = now.struck[0];
-    if (at === undefined || earlier.struck.length === 0 || isOneKey(earlier, before, now)) return;
+    if (at === undefined || earlier.struck.length === 0 || isOneKey(before, now)) return;
     const moved = movedBetween(hand, earlier, now);
     const share = Math.min(1, moved / MOTION.rampMm);
     // A pass pays for part of the move that it makes.
@@ -47,8 +47,7 @@ function crowdedBetween(moment: Moment, { struck: from }: Frame, { struck: to }:
   return crowdingStrain(moment, from[0]!, to[0]!);
 }
 
-/** Fingers that take turns on one key: the hand goes nowhere. */
-function isOneKey({ struck: a }: Frame, { struck: b }: Frame, { struck: c }: Frame): boolean {
-  if (a.length !== 1 || b.length !== 1 || c.length !== 1) return false;
-  return a[0]!.key === b[0]!.key && b[0]!.key === c[0]!.key;
+/** Fingers that take turns on one key are drawn together over it: what moves the hand is told by other causes. */
+function isOneKey({ struck: from }: Frame, { struck: to }: Frame): boolean {
+  return from.length === 1 && to.length === 1 && from[0]!.key === to[0]!.key;
 }

@@ -8,8 +8,9 @@ export const thumbPass: Cause = {
   id: "thumb-pass",
   label: "thumb pass",
   unit: "mm",
-  frames: 2,
-  source: "From how far the hand's own thumb comes past the finger, black or white under each; weights are a choice.",
+  frames: 3,
+  source:
+    "From how far the hand's own thumb comes past the finger, black or white under each; weights are a choice. Fingers drawn together over one key pass for no more than carrying the hand.",
   find(moment, tell) {
     eachJoinPair(moment, (from, to, share) => {
       const strain = share * passStrain(moment, from, to);

@@ -1,0 +1,76 @@
+import { studyOfKeys } from "../../../tests/support/studies";
+import { WEIGHTS } from "../fingering/cost/weights";
+import { notesAsked, type Study } from "../fingering/study/study";
+import { bestLeaning } from "../options/leaning-study";
+import { balanced } from "../options/leanings/balanced";
+import { FIGURE } from "../physics";
+import { struckAgainIn, struckAgainRemembered } from "./struck-again";
+
+const times = (keys: readonly number[], often: number): number[] =>
+  keys.flatMap((key) => Array<number>(often).fill(key));
+
+/** How long the groups are, stretch by stretch. */
+const lengths = (study: Study): number[][] => struckAgainIn(study).map((groups) => groups.map(({ length }) => length));
+
+describe("keys struck again and again", () => {
+  it("are groups of as many strokes, key after key", () => {
+    expect(lengths(studyOfKeys(times([60, 64, 62], 3)))).toEqual([[3, 3, 3]]);
+    expect(lengths(studyOfKeys([72, ...times([60, 62], 2), 65, 67]))).toEqual([[2, 2]]);
+    expect(lengths(studyOfKeys([...times([60, 62], 2), ...times([64, 65], 3)]))).toEqual([
+      [2, 2],
+      [3, 3],
+    ]);
+  });
+
+  it("go by beats where one is struck for longer than that", () => {
+    expect(lengths(studyOfKeys(times([60], 12)))).toEqual([[4, 4, 4]]);
+    expect(lengths(studyOfKeys(times([60, 62], 8)))).toEqual([[4, 4, 4, 4]]);
+  });
+
+  it("are none where one finger strikes again with ease", () => {
+    expect(struckAgainIn(studyOfKeys(times([60, 64], 3), "right", { tempo: 60 }))).toEqual([]);
+  });
+
+  it.each([
+    ["struck once each", [60, 62, 64, 65]],
+    ["of which one alone is struck again", [60, 60, 60, 62, 64, 65]],
+    ["struck differently often", [60, 60, 60, 62, 62, 64, 65, 67]],
+  ])("are none %s", (_, keys) => {
+    expect(struckAgainIn(studyOfKeys(keys))).toEqual([]);
+  });
+
+  it("are worth what memory is, less where there are two strokes, more where every figure is to be kept, nothing where none is", () => {
+    const worths = (often: number, tying: "alike" | "all" | "none"): number[] => {
+      const study = studyOfKeys(times([60, 62], often));
+      return struckAgainRemembered(study, struckAgainIn(study), tying).flatMap(({ returns }) =>
+        returns.map((r) => r.worth),
+      );
+    };
+    const { memory, memoryAsked } = WEIGHTS;
+    expect(worths(3, "alike")).toEqual([memory, memory, memory]);
+    expect(worths(2, "alike")).toEqual([memory * FIGURE.worthOfTwo, memory * FIGURE.worthOfTwo]);
+    expect(worths(3, "all")).toEqual([1, 1, 1].map(() => memory * memoryAsked));
+    expect(worths(3, "none")).toEqual([]);
+  });
+
+  it.each(["right", "left"] as const)(
+    "are played by fingers in turn towards the thumb, alike on each: %s hand",
+    (side) => {
+      for (const [keys, often, turn] of [
+        [[62, 60, 59], 4, "4321"],
+        [[60, 62, 64], 4, "4321"],
+        [[60, 62, 64, 65], 3, "321"],
+        [[65, 64, 62, 60], 3, "321"],
+        [[67], 16, "4321"],
+      ] as const) {
+        const study = studyOfKeys(times(keys, often), side, { tempo: 112 });
+        const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+        expect(
+          notesAsked(study)
+            .map((id) => fingering[id])
+            .join(""),
+        ).toBe(turn.repeat((keys.length * often) / turn.length));
+      }
+    },
+  );
+});

@@ -1,0 +1,66 @@
+import type { Memory } from "../fingering/search/conditions";
+import { WEIGHTS } from "../fingering/cost/weights";
+import { tasksOf, type Study } from "../fingering/study/study";
+import type { Onset } from "../passage/line";
+import type { NoteId } from "../passage/note";
+import { FIGURE, MOTION } from "../physics";
+import type { Tying } from "./tying";
+
+/** Groups of as many notes that follow one another, each the strokes of one key running; two groups at least. */
+export type StruckAgain = readonly (readonly NoteId[])[];
+
+/**
+ * Where a study strikes one key again and again, FIGURE.leastStruckAgain times at least and faster than any one finger does with
+ * ease, and then another as often; or the same for beats on end, beat by beat. The fingers had better take turns alike in each group.
+ */
+export function struckAgainIn(study: Study): readonly StruckAgain[] {
+  return tasksOf(study).flatMap(({ line }) =>
+    cut(groupsOf(line.onsets), (before, group) => before.length !== group.length)
+      .filter((groups) => groups.length > 1 && groups[0]!.length >= FIGURE.leastStruckAgain && groups.every(isFast))
+      .map((groups) => groups.map((group) => group.map(({ struck }) => struck[0]!.notes[0]!))),
+  );
+}
+
+/** What it is worth, note by note, that each group is fingered as the one before. */
+export function struckAgainRemembered(study: Study, found: readonly StruckAgain[], tying: Tying): readonly Memory[] {
+  if (tying === "none") return [];
+  const { memory, memoryAsked } = study.weights ?? WEIGHTS;
+  const worth = memory * (tying === "all" ? memoryAsked : 1);
+  return found.flatMap((groups) =>
+    groups.slice(1).flatMap((group, i) =>
+      group.map((note, place) => ({
+        note: groups[i]![place]!,
+        returns: [{ note, worth: worth * (group.length > 2 ? 1 : FIGURE.worthOfTwo) }],
+      })),
+    ),
+  );
+}
+
+/** Onsets by runs of one key; a run that begins with a beat and has as many strokes in each, by beats. */
+function groupsOf(onsets: readonly Onset[]): readonly (readonly Onset[])[] {
+  return cut(onsets, (before, onset) => !isOneKey(before, onset)).flatMap((run) => {
+    const beats = cut(run, (_, onset) => onset.pulse !== "between");
+    const isByBeats = run[0]!.pulse !== "between" && beats.every(({ length }) => length === beats[0]!.length);
+    return isByBeats ? beats : [run];
+  });
+}
+
+/** Whether no finger strikes again so fast with ease. */
+function isFast(group: readonly Onset[]): boolean {
+  return group.slice(1).every(({ gap }) => 1000 / gap > Math.max(...MOTION.repeatEase));
+}
+
+/** A list in pieces: a new one wherever an entry does not go with the one before. */
+function cut<T>(all: readonly T[], isNew: (before: T, next: T) => boolean): readonly (readonly T[])[] {
+  const pieces: T[][] = [];
+  for (const next of all) {
+    const last = pieces.at(-1);
+    if (last === undefined || isNew(last.at(-1)!, next)) pieces.push([next]);
+    else last.push(next);
+  }
+  return pieces;
+}
+
+function isOneKey({ struck: [a, ...more] }: Onset, { struck: [b, ...others] }: Onset): boolean {
+  return a!.key === b!.key && more.length + others.length === 0;
+}
