@@ -4,7 +4,7 @@ import { figuresOf } from "@/core/figures/find";
 import { staysOf } from "@/core/figures/stays";
 import { staysAlong } from "@/core/figures/stays-along";
 import { struckAgainIn } from "@/core/figures/struck-again";
-import { waysBackOf } from "@/core/figures/ways-back";
+import { turnsOf, waysBackOf } from "@/core/figures/ways-back";
 import { positionsOf } from "@/core/fingering/explain/positions";
 import { notesAsked } from "@/core/fingering/study/study";
 import { USUAL_WISHES } from "@/core/options/asked/wishes";
@@ -50,7 +50,16 @@ describe("figures", () => {
     const onTying = jest.fn();
     render(
       <FiguresList
-        seen={{ figures: figuresOf(study), stays: [], along: [], waysBack: [], struckAgain: [], broke: false, price }}
+        seen={{
+          figures: figuresOf(study),
+          stays: [],
+          along: [],
+          waysBack: [],
+          turns: [],
+          struckAgain: [],
+          broke: false,
+          price,
+        }}
         notes={study.passage.notes}
         fingering={fingered(study, digits)}
         tying="all"
@@ -71,7 +80,16 @@ describe("figures", () => {
   });
 
   it("are said to have broken off where the computing has, and not to be looked for still", () => {
-    const seen = { figures: null, stays: [], along: [], waysBack: [], struckAgain: [], broke: true, price: null };
+    const seen = {
+      figures: null,
+      stays: [],
+      along: [],
+      waysBack: [],
+      turns: [],
+      struckAgain: [],
+      broke: true,
+      price: null,
+    };
     render(<FiguresList {...{ seen, notes: [], fingering: {}, tying: "none", onTying: jest.fn(), onGo: jest.fn() }} />);
     expect(screen.getByText(/broke off. Load the page again/)).toBeInTheDocument();
     expect(screen.queryByText(/Looking for figures that return/)).toBeNull();
@@ -81,7 +99,7 @@ describe("figures", () => {
     const staying = studyOfKeys([60, 67, 64, 67, 60, 67, 64, 67, 60, 64]);
     const stays = staysOf(staying, []);
     const onGo = jest.fn();
-    const seen = { figures: [], stays, along: [], waysBack: [], struckAgain: [], broke: false, price: null };
+    const seen = { figures: [], stays, along: [], waysBack: [], turns: [], struckAgain: [], broke: false, price: null };
     const given = {
       seen,
       notes: staying.passage.notes,
@@ -104,7 +122,7 @@ describe("figures", () => {
     const study = studyOfKeys(keys);
     const stays = staysOf(study, []);
     expect(stays).toHaveLength(6);
-    const seen = { figures: [], stays, along: [], waysBack: [], struckAgain: [], broke: false, price: null };
+    const seen = { figures: [], stays, along: [], waysBack: [], turns: [], struckAgain: [], broke: false, price: null };
     const given = { seen, notes: study.passage.notes, fingering: {}, onTying: jest.fn(), onGo: jest.fn() };
     render(<FiguresList {...given} tying="alike" />);
     const region = screen.getByRole("region", { name: "Where the hand stays" });
@@ -122,6 +140,7 @@ describe("figures", () => {
       stays: [],
       along: [],
       waysBack: waysBackOf(study),
+      turns: [],
       struckAgain: [],
       broke: false,
       price: null,
@@ -136,6 +155,25 @@ describe("figures", () => {
     expect(screen.queryByRole("region", { name: "There and back" })).toBeNull();
   });
 
+  it("count short turns under one hand, and say in how many every key keeps its finger", () => {
+    const study = studyOfKeys([60, 64, 67, 72, 67, 64, 62, 65, 69, 65, 62]);
+    const seen = {
+      figures: [],
+      stays: [],
+      along: [],
+      waysBack: [],
+      turns: turnsOf(study),
+      struckAgain: [],
+      broke: false,
+      price: null,
+    };
+    const given = { seen, notes: study.passage.notes, onTying: jest.fn(), onGo: jest.fn() };
+    const { rerender } = render(<FiguresList {...given} fingering={fingered(study, "12353212421")} tying="alike" />);
+    expect(screen.getByText("2 short turns lie under one hand; every key keeps its finger.")).toBeInTheDocument();
+    rerender(<FiguresList {...given} fingering={fingered(study, "12353112421")} tying="alike" />);
+    expect(screen.getByText(/in 1 of them every key keeps its finger/)).toBeInTheDocument();
+  });
+
   it("are shown with where keys are struck again, and by which fingers in turn", async () => {
     const study = studyOfKeys([72, 72, 72, 74, 74, 74, 76, 76, 76]);
     const onGo = jest.fn();
@@ -144,6 +182,7 @@ describe("figures", () => {
       stays: [],
       along: [],
       waysBack: [],
+      turns: [],
       struckAgain: struckAgainIn(study),
       broke: false,
       price: null,
@@ -166,7 +205,7 @@ describe("figures", () => {
     const figures = figuresOf(moved);
     const along = staysAlong(moved, figures, []);
     const given = { notes: moved.passage.notes, fingering: {}, onTying: jest.fn(), onGo: jest.fn() };
-    const seen = { figures, stays: [], along, waysBack: [], struckAgain: [], broke: false, price: null };
+    const seen = { figures, stays: [], along, waysBack: [], turns: [], struckAgain: [], broke: false, price: null };
     const { rerender } = render(<FiguresList {...given} seen={seen} tying="alike" />);
     expect(screen.getByText(/The hand is set over it as over a chord each time/)).toBeInTheDocument();
     rerender(<FiguresList {...given} seen={{ ...seen, along: along.slice(1) }} tying="alike" />);

@@ -1,5 +1,6 @@
 import { feelsTheSame, type Figure } from "@/core/figures/figure";
 import { trapsOf } from "@/core/figures/traps";
+import type { WayBack } from "@/core/figures/ways-back";
 import type { Tying } from "@/core/figures/tying";
 import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Note, NoteId } from "@/core/passage/note";
@@ -67,16 +68,25 @@ export function FiguresList({ seen, notes, fingering, tying, onTying, onGo }: Pr
 
 /** What keeps its fingers beside figures. */
 function KeptLists({
-  seen: { stays, waysBack, struckAgain },
+  seen: { stays, waysBack, turns, struckAgain },
   ...given
 }: Pick<Props, "seen" | "notes" | "fingering" | "onGo">) {
   return (
     <>
       {stays.length > 0 && <StaysList stays={stays} {...given} />}
       {waysBack.length > 0 && <WaysBackList ways={waysBack} {...given} />}
+      {turns.length > 0 && <p>{turnsText(turns, given.fingering)}</p>}
       {struckAgain.length > 0 && <StruckAgainList found={struckAgain} {...given} />}
     </>
   );
+}
+
+function turnsText(turns: readonly WayBack[], fingering: Fingering): string {
+  const keeps = turns.filter(({ pairs }) =>
+    pairs.every(({ there, back }) => fingering[there] === fingering[back]),
+  ).length;
+  const all = turns.length === 1 ? "One short turn lies" : `${turns.length} short turns lie`;
+  return `${all} under one hand; ${keeps === turns.length ? "every key keeps" : `in ${keeps} of them every key keeps`} its finger.`;
 }
 
 /** What it costs that fingers are kept, and where most of it falls. */

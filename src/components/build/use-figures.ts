@@ -6,7 +6,7 @@ import { staysOf } from "@/core/figures/stays";
 import { staysAlong } from "@/core/figures/stays-along";
 import { struckAgainIn, type StruckAgain } from "@/core/figures/struck-again";
 import type { Tying } from "@/core/figures/tying";
-import { waysBackOf, type WayBack } from "@/core/figures/ways-back";
+import { turnsOf, waysBackOf, type WayBack } from "@/core/figures/ways-back";
 import type { Stay } from "@/core/fingering/search/conditions";
 import type { TyingPrice } from "@/core/options/asked/tying-price";
 import type { Study } from "@/core/fingering/study/study";
@@ -21,6 +21,8 @@ export interface FiguresSeen {
   readonly along: readonly Stay[];
   /** Where a line goes there and back; none while figures are looked for. */
   readonly waysBack: readonly WayBack[];
+  /** The same where it is short and lies under one hand. */
+  readonly turns: readonly WayBack[];
   /** Where keys are struck again and again; none while figures are looked for. */
   readonly struckAgain: readonly StruckAgain[];
   /** Whether looking for them broke off for good. */
@@ -30,8 +32,10 @@ export interface FiguresSeen {
 }
 
 /** Whether there is anything whose fingers could be kept. */
-export function returnsAnything(seen: Pick<FiguresSeen, "figures" | "stays" | "waysBack" | "struckAgain">): boolean {
-  return [seen.figures ?? [], seen.stays, seen.waysBack, seen.struckAgain].some(({ length }) => length > 0);
+export function returnsAnything(
+  seen: Pick<FiguresSeen, "figures" | "stays" | "waysBack" | "turns" | "struckAgain">,
+): boolean {
+  return [seen.figures ?? [], seen.stays, seen.waysBack, seen.turns, seen.struckAgain].some(({ length }) => length > 0);
 }
 
 /** The figures of a study that return, where its hands stay, where a line turns back or keys are struck again, and what it costs that fingers are kept. */
@@ -61,8 +65,9 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
     [study, figures, stays, tying],
   );
   const waysBack = useMemo(() => (figures === null ? [] : waysBackOf(study)), [study, figures]);
+  const turns = useMemo(() => (figures === null ? [] : turnsOf(study)), [study, figures]);
   const struckAgain = useMemo(() => (figures === null ? [] : struckAgainIn(study)), [study, figures]);
-  const returning = { figures: figures ?? [], stays, waysBack, struckAgain };
+  const returning = { figures: figures ?? [], stays, waysBack, turns, struckAgain };
   const isAsked = returnsAnything(returning) && tying !== "none";
   useEffect(() => {
     if (!isAsked) return;
@@ -80,5 +85,14 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
     };
   }, [study, tying, isAsked]);
   const price = priced && priced.on === study && priced.tying === tying && isAsked ? priced.price : null;
-  return { figures, stays, along, waysBack, struckAgain, broke: found?.on === study && found.figures === null, price };
+  return {
+    figures,
+    stays,
+    along,
+    waysBack,
+    turns,
+    struckAgain,
+    broke: found?.on === study && found.figures === null,
+    price,
+  };
 }

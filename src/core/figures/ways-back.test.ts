@@ -4,7 +4,7 @@ import { bestLeaning } from "../options/leaning-study";
 import { balanced } from "../options/leanings/balanced";
 import { figuresOf } from "./find";
 import { memoriesOf } from "./ties";
-import { waysBackOf, waysBackRemembered } from "./ways-back";
+import { turnsOf, waysBackOf, waysBackRemembered } from "./ways-back";
 
 const UP = [48, 51, 55, 58, 60, 63, 67, 70];
 const THERE_AND_BACK = [...UP, 72, ...[...UP].reverse()];
@@ -39,12 +39,28 @@ describe("there and back", () => {
 
   it("is worth something but at its ends, more where the player asks, and nothing where nothing is to be tied", () => {
     const study = studyOfKeys(THERE_AND_BACK);
-    const ways = waysBackOf(study);
     const worth = (tying: "all" | "alike" | "none"): readonly number[] =>
-      waysBackRemembered(study, ways, tying).flatMap(({ returns }) => returns.map((r) => r.worth));
+      waysBackRemembered(study, tying).flatMap(({ returns }) => returns.map((r) => r.worth));
     expect(worth("alike")).toHaveLength(UP.length - 1);
     expect(worth("all")[0]).toBeGreaterThan(worth("alike")[0]!);
     expect(worth("none")).toEqual([]);
+  });
+
+  it("is a turn where it is short and lies under one hand", () => {
+    const turns = (keys: readonly number[]): number[] => turnsOf(studyOfKeys(keys)).map(({ pairs }) => pairs.length);
+    expect(turns([60, 64, 67, 72, 67, 64, 60])).toEqual([3]);
+    expect(turns([60, 64, 67, 72, 67, 64, 62, 65, 69, 65, 62])).toEqual([2, 2]);
+    expect(turns([48, 60, 72, 84, 72, 60, 48])).toEqual([]);
+    expect(turns([60, 64, 60])).toEqual([]);
+    expect(turns(THERE_AND_BACK)).toEqual([]);
+  });
+
+  it("keeps the fingers of a chord that is broken up and down, whatever follows", () => {
+    const keys = [48, 52, 55, 60, 55, 52, 47, 50, 55, 59, 55, 50, 45, 48, 52, 57, 52, 48];
+    const study = studyOfKeys(keys, "left", { tempo: 90 });
+    const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+    for (const { pairs } of turnsOf(study))
+      for (const { there, back } of pairs) expect(fingering[back]).toBe(fingering[there]);
   });
 
   it("takes the fingers of the way there, where the octaves alone would have it take others", () => {

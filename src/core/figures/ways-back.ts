@@ -1,9 +1,11 @@
 import type { Memory } from "../fingering/search/conditions";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
+import type { Task } from "../fingering/study/task";
 import type { Line } from "../passage/line";
 import type { NoteId } from "../passage/note";
 import { FIGURE } from "../physics";
+import { Stretch } from "./stretch";
 import type { Tying } from "./tying";
 
 /** A run up or down that turns and goes back over the keys it came by. */
@@ -17,27 +19,40 @@ export interface WayBack {
  * onset, and as many back over the same keys. From left to right; in whatever time they are played.
  */
 export function waysBackOf(study: Study): readonly WayBack[] {
-  return tasksOf(study).flatMap(({ line }) =>
-    line.onsets.flatMap(({ index }) => {
-      const reach = reachOf(line, index);
-      if (reach < FIGURE.leastWayBack) return [];
-      const pairs = Array.from({ length: reach }, (_, i) => pairsOf(line, index - i - 1, index + i + 1));
+  return waysOf(study, (_, __, reach) => reach >= FIGURE.leastWayBack);
+}
+
+/** The shorter ones, of FIGURE.leastTurn onsets or more, whose keys lie under one hand. */
+export function turnsOf(study: Study): readonly WayBack[] {
+  return waysOf(study, (task, turn, reach) => {
+    if (reach < FIGURE.leastTurn || reach >= FIGURE.leastWayBack) return false;
+    const stretch = new Stretch(task, turn - reach);
+    return Array.from({ length: reach + 1 }, (_, i) => turn - reach + i).every((index) => stretch.takes(index));
+  });
+}
+
+function waysOf(study: Study, isWanted: (task: Task, turn: number, reach: number) => boolean): readonly WayBack[] {
+  return tasksOf(study).flatMap((task) =>
+    task.line.onsets.flatMap(({ index }) => {
+      const reach = reachOf(task.line, index);
+      if (!isWanted(task, index, reach)) return [];
+      const pairs = Array.from({ length: reach }, (_, i) => pairsOf(task.line, index - i - 1, index + i + 1));
       return [{ pairs: pairs.flat() }];
     }),
   );
 }
 
 /**
- * What it is worth, note by note, that the way back is fingered as the way there. The two ends are free: beyond them the line
- * goes on otherwise, or not at all.
+ * What it is worth, note by note, that the way back is fingered as the way there. The two ends of a run are free: beyond them the
+ * line goes on otherwise, or not at all; those of a turn under one hand are not, for the hand lies over them too.
  */
-export function waysBackRemembered(study: Study, ways: readonly WayBack[], tying: Tying): readonly Memory[] {
+export function waysBackRemembered(study: Study, tying: Tying): readonly Memory[] {
   if (tying === "none") return [];
   const { memory, memoryAsked } = study.weights ?? WEIGHTS;
   const worth = FIGURE.worthOfWayBack * memory * (tying === "all" ? memoryAsked : 1);
-  return ways.flatMap(({ pairs }) =>
-    pairs.slice(0, -1).map(({ there, back }) => ({ note: there, returns: [{ note: back, worth }] })),
-  );
+  const runs = waysBackOf(study).flatMap(({ pairs }) => pairs.slice(0, -1));
+  const turns = turnsOf(study).flatMap(({ pairs }) => pairs);
+  return [...runs, ...turns].map(({ there, back }) => ({ note: there, returns: [{ note: back, worth }] }));
 }
 
 /** Onsets to either side of a turn that are struck on the same keys, and all go one way. */

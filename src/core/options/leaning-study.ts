@@ -5,7 +5,7 @@ import { staysOf } from "../figures/stays";
 import { staysAlong } from "../figures/stays-along";
 import { struckAgainIn, struckAgainRemembered } from "../figures/struck-again";
 import { memoriesOf } from "../figures/ties";
-import { waysBackOf, waysBackRemembered } from "../figures/ways-back";
+import { waysBackRemembered } from "../figures/ways-back";
 import type { Tying } from "../figures/tying";
 import { WEIGHTS } from "../fingering/cost/weights";
 import type { Conditions } from "../fingering/search/conditions";
@@ -42,7 +42,7 @@ export function leaningConditions(
     ...conditions,
     memories: [
       ...memoriesOf(study, known, asked),
-      ...waysBackRemembered(study, waysBackOf(study), asked),
+      ...waysBackRemembered(study, asked),
       ...struckAgainRemembered(study, struckAgainIn(study), asked),
     ],
     stays: [...stays, ...staysAlong(study, known, stays, asked)],

@@ -21,6 +21,8 @@ export const FIGURE = {
   /** Fewest onsets up or down that a line goes back over, key by key, for that to be remembered; and what that is worth beside a return on the same keys. */
   leastWayBack: 5,
   worthOfWayBack: 0.5,
+  /** The same where those lie under one hand, as a chord broken up and down. */
+  leastTurn: 2,
   /** Fewest strokes of one key running for the fingers to take turns alike where as many follow; and what that is worth, of two. */
   leastStruckAgain: 2,
   worthOfTwo: 0.33,
