@@ -9,8 +9,6 @@ export const RANGES: Partial<Record<keyof Weights, readonly [number, number]>> =
   carry: [0.02, 0.5],
   shortfall: [0.02, 1],
   position: [4, 40],
-  positionBeforePass: [0.2, 1],
-  positionAfterPass: [0.2, 1],
   outOfPlace: [0.1, 12],
   thumbPass: [5, 90],
   thumbPassFar: [0.5, 30],

@@ -33,9 +33,6 @@ export interface Weights {
   readonly shortfall: number;
   /** Strain of a change of position, in the usual time. */
   readonly position: number;
-  /** Share of it that is left on the note to which a thumb pass makes the move, and on the one after. */
-  readonly positionBeforePass: number;
-  readonly positionAfterPass: number;
   /** Strain of a hand that over three onsets is as far open or closed as in comfort, in the usual time. */
   readonly outOfPlace: number;
   /** Strain of any thumb pass; added with the thumb on black and the other on white, with both level, and as far as the hand comes past that finger in comfort. */
@@ -104,7 +101,7 @@ export interface Weights {
 
 export const WEIGHTS: Weights = {
   opening: 0.018,
-  openingBeyond: 0.2,
+  openingBeyond: 0.204,
   heldOpen: 0.03,
   neighbourPerMm: 0.0511,
   holding: 0.491,
@@ -112,7 +109,7 @@ export const WEIGHTS: Weights = {
   unlikeRest: 0.1,
   outOfReach: 110,
   outOfReachPerMm: 1,
-  crowding: 0.552,
+  crowding: 0.635,
   tangle: 1.5,
   lineBroken: 110,
   carriedAcross: 8,
@@ -121,17 +118,15 @@ export const WEIGHTS: Weights = {
   carryAtOnce: 3,
   shortfall: 0.434,
   position: 8.11,
-  positionBeforePass: 0.912,
-  positionAfterPass: 0.939,
   outOfPlace: 1.97,
-  thumbPass: 22.8,
+  thumbPass: 32,
   thumbPassAgainst: 39.4,
   thumbPassLevel: 11.5,
   forOneNote: 0.5,
   forTwoNotes: 16,
-  thumbPassFar: 3.25,
+  thumbPassFar: 3.4,
   thumbPassBehind: 0.897,
-  thumbPassTight: 40,
+  thumbPassTight: 50,
   crossing: 57,
   thumbOnBlack: 35,
   littleOnBlack: 22,

@@ -1,3 +1,4 @@
+import { WEIGHTS } from "../weights";
 import { findings } from "../../../../../tests/support/findings";
 import { studyOfKeys } from "../../../../../tests/support/studies";
 import type { Manner } from "../../../passage/passage";
@@ -37,7 +38,12 @@ describe("each cause", () => {
 
   it("position: speaks when three notes do not lie under one hand", () => {
     expect(findings(studyOfKeys([60, 62, 64]), "123", "position")).toEqual([]);
-    expect(findings(studyOfKeys([60, 64, 69]), "121", "position").map((f) => f.at)).toEqual([2]);
+    expect(findings(studyOfKeys([60, 64, 62]), "242", "position").map((f) => f.at)).toEqual([2]);
+  });
+
+  it("position: leaves it to a thumb pass that it sets the hand in a new place", () => {
+    const strains = findings(studyOfKeys([60, 64, 69]), "121", "position").map(({ found }) => found.strain);
+    expect(Math.max(0, ...strains)).toBeLessThanOrEqual(WEIGHTS.outOfPlace);
   });
 
   it("thumb pass: is worse with the thumb on black under a finger on white", () => {

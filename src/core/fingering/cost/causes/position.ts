@@ -21,20 +21,15 @@ export const position: Cause = {
     const at = now.struck[0];
     if (at === undefined || earlier.struck.length === 0 || isOneKey(before, now)) return;
     const moved = movedBetween(hand, earlier, now);
-    const share = Math.min(1, moved / MOTION.rampMm);
-    // A pass pays for part of the move that it makes.
-    const paid = isPass(before, now)
-      ? weights.positionBeforePass
-      : isPass(earlier, before)
-        ? weights.positionAfterPass
-        : 1;
+    // A pass sets the hand in a new place whatever the way: its own price has that in it.
+    const share = isPass(before, now) || isPass(earlier, before) ? 0 : Math.min(1, moved / MOTION.rampMm);
     const closed = crowdedBetween(moment, earlier, before);
     // Where a wide interval is broken each of its ends pays for half of the move that both make.
     const ends = 1 - wideAndBack(hand, earlier, before, now) / 2;
-    const change = Math.max(0, ends * paid * share * weights.position - MOTION.closingCounts * closed);
+    const change = Math.max(0, ends * share * weights.position - MOTION.closingCounts * closed);
     const strain = change + outOfPlace(hand, earlier, now) * weights.outOfPlace;
     const ms = (now.onset.gap + before.onset.gap) / 2;
-    if (strain > 0) tell(at.stroke, moved, strain * pace(ms), at, earlier.struck[0]!);
+    if (strain > 0) tell(at.stroke, change > 0 ? moved : 0, strain * pace(ms), at, earlier.struck[0]!);
   },
   spared: () => "the hand stays where it is placed",
   say: ({ amount, finger, other }) =>
