@@ -37,7 +37,7 @@ test("how a passage is built, and what is asked of every fingering of it", async
         return [2, 3, 4, 5, 6, 7].every((n) => digits[`b1-s1-v1-n${n}`] === digits[`b2-s1-v1-n${n}`]);
       })
       .toBe(true);
-    await expect(page.getByText(/That (adds|costs nothing)/)).toBeVisible();
+    await expect(page.getByText(/Keeping fingers (adds|costs nothing)/)).toBeVisible();
   });
 
   await test.step("it is all there after a reload", async () => {

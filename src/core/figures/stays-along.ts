@@ -1,4 +1,3 @@
-import { WEIGHTS } from "../fingering/cost/weights";
 import type { Stay } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
@@ -6,7 +5,7 @@ import type { Line } from "../passage/line";
 import { isMovedAlong, type Figure } from "./figure";
 import { onsetsOf, type Range } from "./range";
 import { keysFrom, Stretch } from "./stretch";
-import type { Tying } from "./tying";
+import { worthOfKeeping, type Tying } from "./tying";
 
 /**
  * The stays along figures that are moved: where a figure is followed by itself on other steps, the hand is set down anew each time
@@ -22,8 +21,7 @@ export function staysAlong(
   tying: Tying = "alike",
 ): readonly Stay[] {
   if (tying === "none") return [];
-  const { memory, memoryAsked } = study.weights ?? WEIGHTS;
-  const worth = memory * (tying === "all" ? memoryAsked : 1);
+  const worth = worthOfKeeping(study, tying);
   return tasksOf(study).flatMap((task) => {
     const { line } = task;
     const rangeOf = onsetsOf(line);

@@ -1,4 +1,3 @@
-import { WEIGHTS } from "../fingering/cost/weights";
 import type { Stay } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
@@ -8,7 +7,7 @@ import { feelsTheSame, type Figure } from "./figure";
 import { patternsOf } from "./patterns";
 import { isWithin, onsetsOf, type Range } from "./range";
 import { keysFrom, Stretch } from "./stretch";
-import type { Tying } from "./tying";
+import { worthOfKeeping, type Tying } from "./tying";
 
 /**
  * Where the hand stays: stretches in which a few keys that lie under one hand are struck again and again, so that a pianist puts
@@ -19,8 +18,7 @@ import type { Tying } from "./tying";
  */
 export function staysOf(study: Study, figures: readonly Figure[], tying: Tying = "alike"): readonly Stay[] {
   if (tying === "none") return [];
-  const { memory, memoryAsked } = study.weights ?? WEIGHTS;
-  const worth = memory * (tying === "all" ? memoryAsked : 1);
+  const worth = worthOfKeeping(study, tying);
   return tasksOf(study).flatMap((task) => {
     const stays: Stay[] = [];
     const parts = partsOf(task.line, figures);

@@ -1,10 +1,9 @@
 import type { Memory } from "../fingering/search/conditions";
-import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Onset } from "../passage/line";
 import type { NoteId } from "../passage/note";
 import { FIGURE, MOTION } from "../physics";
-import type { Tying } from "./tying";
+import { worthOfKeeping, type Tying } from "./tying";
 
 /** Groups of as many notes that follow one another, each the strokes of one key running; two groups at least. */
 export type StruckAgain = readonly (readonly NoteId[])[];
@@ -24,8 +23,7 @@ export function struckAgainIn(study: Study): readonly StruckAgain[] {
 /** What it is worth, note by note, that each group is fingered as the one before. */
 export function struckAgainRemembered(study: Study, found: readonly StruckAgain[], tying: Tying): readonly Memory[] {
   if (tying === "none") return [];
-  const { memory, memoryAsked } = study.weights ?? WEIGHTS;
-  const worth = memory * (tying === "all" ? memoryAsked : 1);
+  const worth = worthOfKeeping(study, tying);
   return found.flatMap((groups) =>
     groups.slice(1).flatMap((group, i) =>
       group.map((note, place) => ({

@@ -1,12 +1,11 @@
 import type { Memory } from "../fingering/search/conditions";
-import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
 import type { Line } from "../passage/line";
 import type { NoteId } from "../passage/note";
 import { FIGURE } from "../physics";
 import { Stretch } from "./stretch";
-import type { Tying } from "./tying";
+import { worthOfKeeping, type Tying } from "./tying";
 
 /** A run up or down that turns and goes back over the keys it came by. */
 export interface WayBack {
@@ -48,8 +47,7 @@ function waysOf(study: Study, isWanted: (task: Task, turn: number, reach: number
  */
 export function waysBackRemembered(study: Study, tying: Tying): readonly Memory[] {
   if (tying === "none") return [];
-  const { memory, memoryAsked } = study.weights ?? WEIGHTS;
-  const worth = FIGURE.worthOfWayBack * memory * (tying === "all" ? memoryAsked : 1);
+  const worth = FIGURE.worthOfWayBack * worthOfKeeping(study, tying);
   const runs = waysBackOf(study).flatMap(({ pairs }) => pairs.slice(0, -1));
   const turns = turnsOf(study).flatMap(({ pairs }) => pairs);
   return [...runs, ...turns].map(({ there, back }) => ({ note: there, returns: [{ note: back, worth }] }));
