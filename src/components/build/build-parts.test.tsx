@@ -193,7 +193,7 @@ describe("figures", () => {
     expect(region()).toHaveTextContent("Bar 1, beat 1 to Bar 1, beat 33 groups of 3, each with 3 2 1");
     await userEvent.click(within(region()).getByRole("button", { name: "Bar 1, beat 1" }));
     expect(onGo).toHaveBeenCalledWith(study.passage.notes[0]!.id);
-    rerender(<FiguresList {...given} fingering={fingered(study, "321321432")} tying="alike" />);
+    rerender(<FiguresList {...given} fingering={fingered(study, "432321321")} tying="alike" />);
     expect(region()).toHaveTextContent("3 groups of 3, 2 of them with 3 2 1");
     rerender(<FiguresList {...given} fingering={{}} tying="none" />);
     expect(screen.queryByRole("region", { name: "Struck again" })).toBeNull();

@@ -29,10 +29,11 @@ export function StruckAgainList({ found, notes, fingering, onGo }: Props) {
   );
 }
 
-/** "3 groups of 4, each with 4 3 2 1", or how many are fingered as the first. */
+/** "3 groups of 4, each with 4 3 2 1", or how many are fingered as most are. */
 function turnsText(groups: StruckAgain, fingering: Fingering): string {
   const turns = groups.map((group) => group.map((id) => fingering[id] ?? "no finger").join(" "));
-  const alike = turns.filter((turn) => turn === turns[0]).length;
+  const timesOf = (turn: string): number => turns.filter((other) => other === turn).length;
+  const usual = turns.reduce((a, b) => (timesOf(b) > timesOf(a) ? b : a));
   const size = `${groups.length} groups of ${groups[0]!.length}`;
-  return `${size}, ${alike === turns.length ? "each" : `${alike} of them`} with ${turns[0]}`;
+  return `${size}, ${timesOf(usual) === turns.length ? "each" : `${timesOf(usual)} of them`} with ${usual}`;
 }

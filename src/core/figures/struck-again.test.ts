@@ -25,6 +25,7 @@ describe("keys struck again and again", () => {
   it("go by beats where one is struck for longer than that", () => {
     expect(lengths(studyOfKeys(times([60], 12)))).toEqual([[4, 4, 4]]);
     expect(lengths(studyOfKeys(times([60, 62], 8)))).toEqual([[4, 4, 4, 4]]);
+    expect(lengths(studyOfKeys([...times([60, 62, 64], 4), 64, 65, 67]))).toEqual([[4, 4, 4]]);
   });
 
   it("are none where one finger strikes again with ease", () => {

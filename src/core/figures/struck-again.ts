@@ -34,11 +34,12 @@ export function struckAgainRemembered(study: Study, found: readonly StruckAgain[
   );
 }
 
-/** Onsets by runs of one key; a run that begins with a beat and has as many strokes in each, by beats. */
+/** Onsets by runs of one key; a run that begins with a beat and has as many strokes in each but the last, by beats. */
 function groupsOf(onsets: readonly Onset[]): readonly (readonly Onset[])[] {
   return cut(onsets, (before, onset) => !isOneKey(before, onset)).flatMap((run) => {
     const beats = cut(run, (_, onset) => onset.pulse !== "between");
-    const isByBeats = run[0]!.pulse !== "between" && beats.every(({ length }) => length === beats[0]!.length);
+    const isByBeats =
+      run[0]!.pulse !== "between" && beats.slice(0, -1).every(({ length }) => length === beats[0]!.length);
     return isByBeats ? beats : [run];
   });
 }
