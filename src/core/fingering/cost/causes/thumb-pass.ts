@@ -1,6 +1,6 @@
 import { fingerName } from "../../../hand/finger";
 import { eachJoinPair } from "../join";
-import { passedBy, passStrain } from "../pass";
+import { isPass, passedBy, passStrain } from "../pass";
 import type { Cause } from "../cause";
 
 /** The thumb going under a finger, or a finger over the thumb. */
@@ -12,6 +12,9 @@ export const thumbPass: Cause = {
   source:
     "From how far the hand's own thumb comes past the finger, black or white under each; weights are a choice. Fingers drawn together over one key pass for no more than carrying the hand.",
   find(moment, tell) {
+    const { before, now } = moment;
+    // Asked millions of times: two single notes that pass nothing need no further look.
+    if (before?.struck.length === 1 && now.struck.length === 1 && !isPass(before, now)) return;
     eachJoinPair(moment, (from, to, share) => {
       const strain = share * passStrain(moment, from, to);
       if (strain > 0) tell(to.stroke, passedBy(from, to), strain, to, from);
