@@ -80,6 +80,18 @@ describe("figures that return", () => {
     expect(bound(0)).toContain("2");
   });
 
+  it("end as their other turns do where a pattern ends, though nothing follows", () => {
+    const turn = [45, 52, 61, 57, 61, 52];
+    const bound = (keys: number[]) => {
+      const study = studyOfKeys(keys, "left");
+      return memoriesOf(study, figuresOf(study), "alike").flatMap(({ returns }) =>
+        returns.map(({ note }) => Number(/n(\d+)$/.exec(note)![1])),
+      );
+    };
+    expect(Math.max(...bound([...turn, ...turn, ...turn]))).toBe(18);
+    expect(Math.max(...bound([...turn, ...turn, ...turn, 55]))).toBe(17);
+  });
+
   it("are remembered note by note where they feel the same, but for what is approached or left otherwise", () => {
     const study = studyOfKeys([...FIGURE, ...FIGURE.map((k) => k + 12), ...FIGURE.map((k) => k + 1)]);
     const figures = figuresOf(study);

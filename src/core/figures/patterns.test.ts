@@ -7,8 +7,10 @@ const found = (keys: readonly (number | readonly number[])[]) => patternsOf(task
 describe("a pattern", () => {
   it("is what is struck on the same keys in the same order again at once, in whole turns", () => {
     const turn = [60, 67, 64, 67];
-    expect(found([...turn, ...turn])).toEqual([{ first: 0, last: 7, keys: [60, 64, 67] }]);
-    expect(found([72, ...turn, ...turn, ...turn, 60, 67, 65])).toEqual([{ first: 1, last: 12, keys: [60, 64, 67] }]);
+    expect(found([...turn, ...turn])).toEqual([{ first: 0, last: 7, turn: 4, keys: [60, 64, 67] }]);
+    expect(found([72, ...turn, ...turn, ...turn, 60, 67, 65])).toEqual([
+      { first: 1, last: 12, turn: 4, keys: [60, 64, 67] },
+    ]);
   });
 
   it("ends where another begins, though they share a key", () => {
@@ -24,7 +26,7 @@ describe("a pattern", () => {
 
   it("may have chords in it", () => {
     const bar = [48, [55, 60], [55, 60]];
-    expect(found([...bar, ...bar])).toEqual([{ first: 0, last: 5, keys: [48, 55, 60] }]);
+    expect(found([...bar, ...bar])).toEqual([{ first: 0, last: 5, turn: 3, keys: [48, 55, 60] }]);
   });
 
   it.each([

@@ -2,8 +2,9 @@ import type { Line } from "../passage/line";
 import { STAY } from "../physics";
 import type { Range } from "./range";
 
-/** Some onsets with their keys, lowest first. */
+/** Some onsets with their keys, lowest first, and how many of them make one turn. */
 export interface Pattern extends Range {
+  readonly turn: number;
   readonly keys: readonly number[];
 }
 
@@ -33,7 +34,7 @@ function patternFrom(keys: readonly (readonly number[])[], words: readonly strin
     const strokes = keys.slice(first, first + turn).flat();
     const own = [...new Set(strokes)].sort((a, b) => a - b);
     if (own.length >= STAY.leastKeysOfChord && own.length < strokes.length)
-      return { first, last: first + turns * turn - 1, keys: own };
+      return { first, last: first + turns * turn - 1, turn, keys: own };
   }
   return null;
 }

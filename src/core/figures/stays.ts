@@ -49,7 +49,10 @@ function partsOf(line: Line, figures: readonly Figure[]): Parts {
     const all = rangeOf(ranges.flat());
     return ranges.map((of) => ({ ...rangeOf(of), all, pattern: null }));
   });
-  const patterns = patternsOf(line).map(({ keys, ...all }): Part => ({ ...all, all, pattern: keys.join() }));
+  const patterns = patternsOf(line).map(({ keys, first, last }): Part => {
+    const all = { first, last };
+    return { ...all, all, pattern: keys.join() };
+  });
   const parts = new Map<number, Part[]>();
   for (const part of [...moved, ...patterns])
     for (let onset = part.first; onset <= part.last; onset++) {

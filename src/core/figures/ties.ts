@@ -2,10 +2,13 @@ import type { Memory } from "../fingering/search/conditions";
 import { wideShare } from "../fingering/cost/arm";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
+import type { Task } from "../fingering/study/task";
 import { contactOn } from "../keyboard/contact";
 import { isBlack, type Pitch } from "../keyboard/pitch";
+import type { Line } from "../passage/line";
 import type { NoteId } from "../passage/note";
 import { feelsTheSame, sameness, takesSameFingers, type Figure, type FigureReturn } from "./figure";
+import { patternsOf } from "./patterns";
 import type { Tying } from "./tying";
 
 /**
@@ -45,32 +48,61 @@ interface Way {
   readonly colour: "black" | "white" | null;
 }
 
-/** Null where there is none, or it lies farther than the hand opens: the hand is set down anew there, as at a beginning. */
+/**
+ * Null where there is none, or it lies farther than the hand opens: the hand is set down anew there, as at a beginning. A pattern
+ * that begins or ends so is approached and left as its other turns are.
+ */
 type Step = number | null;
 
 function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
   const ways = new Map<NoteId, Way>();
-  for (const { line, hand, instrument } of tasksOf(study)) {
-    const lows = line.onsets.map(({ struck }) => struck[0]!.key);
-    const mmBetween = (one: Pitch, other: Pitch): number =>
-      contactOn(other, instrument).x - contactOn(one, instrument).x;
-    const isFar = (one: Pitch, other: Pitch): boolean => Math.abs(mmBetween(one, other)) > hand.keySpan;
-    const isBroken = (at: number): boolean => {
-      const sides = [lows[at - 1], lows[at + 1]].flatMap((beside) =>
-        beside === undefined ? [] : [mmBetween(lows[at]!, beside)],
-      );
-      return sides.length > 0 && sides.every((mm) => wideShare(hand, Math.abs(mm)) > 0 && mm * sides[0]! > 0);
-    };
-    for (const { index, struck } of line.onsets) {
-      const between = (other: number): Step =>
-        lows[other] === undefined || isFar(lows[other], lows[index]!) ? null : lows[other] - lows[index]!;
+  for (const task of tasksOf(study)) {
+    const [before, after] = besidePatterns(task.line);
+    for (const { index, struck } of task.line.onsets) {
+      const { from, on, isBroken } = wayAt(task, index, [
+        [index - 1, before.get(index)],
+        [index + 1, after.get(index)],
+      ]);
       for (const { notes, key } of struck) {
-        const colour = struck.length === 1 && !isBroken(index) ? null : isBlack(key) ? "black" : "white";
-        for (const note of notes) ways.set(note, { from: between(index - 1), on: between(index + 1), colour });
+        const colour = struck.length === 1 && !isBroken ? null : isBlack(key) ? "black" : "white";
+        for (const note of notes) ways.set(note, { from, on, colour });
       }
     }
   }
   return ways;
+}
+
+/** Onsets beside one: the one that is there, if it is, and the one that would be if a pattern went on. */
+type Beside = readonly (number | undefined)[];
+
+/** How an onset lies in its line, by its lowest key and those of the onsets before it and after it that lie within the hand. */
+function wayAt(
+  { line: { onsets }, hand, instrument }: Task,
+  index: number,
+  besides: readonly [Beside, Beside],
+): Omit<Way, "colour"> & { readonly isBroken: boolean } {
+  const lowest = (at: number): Pitch => onsets[at]!.struck[0]!.key;
+  const mmTo = (other: number): number =>
+    contactOn(lowest(other), instrument).x - contactOn(lowest(index), instrument).x;
+  const isNear = (other: number): boolean => Math.abs(mmTo(other)) <= hand.keySpan;
+  const stepTo = (other: number | undefined): Step =>
+    other === undefined || !isNear(other) ? null : lowest(other) - lowest(index);
+  const [before, after] = besides.map((beside) => {
+    const known = beside.filter((at) => at !== undefined && onsets[at] !== undefined) as number[];
+    return known.find(isNear) ?? known[0];
+  });
+  const sides = [before, after].flatMap((other) => (other === undefined ? [] : [mmTo(other)]));
+  const isBroken = sides.length > 0 && sides.every((mm) => wideShare(hand, Math.abs(mm)) > 0 && mm * sides[0]! > 0);
+  return { from: stepTo(before), on: stepTo(after), isBroken };
+}
+
+/** Of the first onset of a pattern the one that would come before it, and of the last the one that would follow, if it went on. */
+function besidePatterns(line: Line): readonly [ReadonlyMap<number, number>, ReadonlyMap<number, number>] {
+  const patterns = patternsOf(line);
+  return [
+    new Map(patterns.map(({ first, turn }) => [first, first + turn - 1])),
+    new Map(patterns.map(({ last, turn }) => [last, last + 1 - turn])),
+  ];
 }
 
 /** Whether a note and the one that answers it are approached and left alike, by the same interval, in another key by the same step, and lie alike. */
