@@ -84,7 +84,7 @@ export interface Weights {
   readonly speedDouble: number;
   /** Strain of another finger on a key that was struck one or two onsets before. */
   readonly otherFinger: number;
-  /** Strain more where it lies farther from the thumb than the finger that struck just before: fingers in turn on one key are drawn towards the thumb. */
+  /** Strain more where it lies farther from the thumb than the finger that struck before: fingers in turn on one key are drawn towards the thumb. */
   readonly againstSweep: number;
   /** Strain of a note nobody plays: inside a chord, there with another octave of it in the chord, and at its outside or of the tune. */
   readonly leftOut: number;
@@ -104,9 +104,9 @@ export const WEIGHTS: Weights = {
   openingBeyond: 0.204,
   heldOpen: 0.03,
   neighbourPerMm: 0.0511,
-  holding: 0.491,
+  holding: 0.54,
   holdingBeyond: 0.677,
-  unlikeRest: 0.1,
+  unlikeRest: 0.12,
   outOfReach: 110,
   outOfReachPerMm: 1,
   crowding: 0.635,

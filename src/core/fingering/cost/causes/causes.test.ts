@@ -130,6 +130,9 @@ describe("each cause", () => {
       findings(studyOfKeys([60, 60], side), digits, "other-finger")[0]!.found.strain;
     expect(strain("32")).toBeLessThan(strain("23"));
     expect(strain("32", "left")).toBeCloseTo(strain("32"), 9);
+    const past = (digits: string) =>
+      findings(studyOfKeys([60, 62, 60]), digits, "other-finger").reduce((sum, { found }) => sum + found.strain, 0);
+    expect(past("231")).toBeLessThan(past("143"));
   });
 
   it("crowding: fingers drawn together over a key are at the next key without squeezing", () => {
@@ -209,6 +212,19 @@ describe("each cause", () => {
     }
     expect(strain("135", 205)).toBeLessThan(0.5);
     expect(findings(studyOfKeys([[60, 67]]), "15", "unlike-rest")).toEqual([]);
+  });
+
+  it("fingers off their places: counts for less and less, without a jump, as the outer fingers open beyond relaxed", () => {
+    const spans = Array.from({ length: 241 }, (_, i) => 170 + i / 4);
+    const strains = spans.map((span) =>
+      findings(studyOfKeys([[60, 64, 69]], "right", {}, span), "124", "unlike-rest").reduce(
+        (sum, f) => sum + f.found.strain,
+        0,
+      ),
+    );
+    expect(Math.min(...strains)).toBe(0);
+    expect(Math.max(...strains)).toBeGreaterThan(1);
+    for (const [i, strain] of strains.slice(1).entries()) expect(Math.abs(strain - strains[i]!)).toBeLessThan(0.2);
   });
 
   it("other finger on the same key: of the fingers, and not of the arm that carries a chord on", () => {

@@ -4,8 +4,8 @@ import { fingers } from "../words";
 import type { Cause } from "../cause";
 
 /**
- * Another finger on a key that was struck just before, or with one note between: it must be thought of; and struck again at once,
- * the hand draws its fingers over the key towards the thumb, not away from it.
+ * Another finger on a key that was struck just before, or with one note between: it must be thought of; and the hand draws its
+ * fingers over a key towards the thumb: one that lies farther from it comes there only past the finger that was there.
  */
 export const otherFinger: Cause = {
   id: "other-finger",
@@ -21,7 +21,7 @@ export const otherFinger: Cause = {
       const from = onKey(frame, to);
       if (!from || from.finger === to.finger) continue;
       const moved = sameKeys(frame!, now) ? 0 : chord * armShare(hand, frame!);
-      const away = frame === before && to.finger > from.finger ? weights.againstSweep : 0;
+      const away = to.finger > from.finger ? weights.againstSweep : 0;
       const strain = ((weights.otherFinger + away) * (1 - moved)) / now.struck.length;
       if (strain > 0) tell(to.stroke, 1, strain, to, from);
     }

@@ -22,13 +22,19 @@ export const unlikeRest: Cause = {
   say: ({ amount }) => `the inner fingers lie ${mm(amount)} from where they rest`,
 };
 
-/** mm, mean over the inner fingers; 0 where one finger takes both ends, or the outer ones open beyond relaxed: there the thumb opens most. */
+/**
+ * mm, mean over the inner fingers; less the farther the outer ones open beyond relaxed, for there the thumb opens most, and
+ * nothing MOTION.rampMm beyond it or where one finger takes both ends.
+ */
 function offRest(hand: Hand, struck: readonly Press[]): number {
   const rest = (at: Press): number => hand.restOffsets[at.finger - 1]!;
   const [low, high] = [struck[0]!, struck.at(-1)!];
-  if (low.finger === high.finger || apart(low, high) > limitsOf(hand, low.finger, high.finger).widestRelaxed) return 0;
+  if (low.finger === high.finger) return 0;
+  const beyond = apart(low, high) - limitsOf(hand, low.finger, high.finger).widestRelaxed;
+  const relaxed = Math.min(1, 1 - beyond / MOTION.rampMm);
+  if (relaxed <= 0) return 0;
   const open = (high.x - low.x) / (rest(high) - rest(low));
   const inner = struck.slice(1, -1);
   const off = (at: Press): number => Math.abs(at.x - low.x - open * (rest(at) - rest(low)));
-  return inner.reduce((sum, at) => sum + off(at), 0) / inner.length;
+  return (relaxed * inner.reduce((sum, at) => sum + off(at), 0)) / inner.length;
 }
