@@ -69,11 +69,12 @@ describe("where the hand stays", () => {
     expect(staysOf(study, [], "none")).toEqual([]);
   });
 
-  it("is where the hand is set down on five neighbouring keys, sooner than on others, and not in a run that comes in by step", () => {
+  it("is where the hand is set down on five neighbouring keys, sooner than on others, and not where it lay over them before", () => {
     const five = [60, 64, 62, 65, 67, 64, 60];
     expect(found(studyOfKeys(five)).map((keys) => keys.flat().length)).toEqual([7]);
     expect(found(studyOfKeys([79, ...five])).map((keys) => keys.flat().length)).toEqual([7]);
     expect(found(studyOfKeys([59, ...five]))).toEqual([]);
+    expect(found(studyOfKeys([69, ...five]))).toEqual([]);
     expect(found(studyOfKeys([60, 65, 62, 67, 70, 65, 60]))).toEqual([]);
     const fingers = (keys: readonly number[], side: "right" | "left") => {
       const study = studyOfKeys(keys, side);

@@ -3,9 +3,9 @@ import type { Task } from "../fingering/study/task";
 import { FINGERS } from "../hand/finger";
 import { contactOn } from "../keyboard/contact";
 import { whiteWidth } from "../keyboard/geometry";
-import type { Line, Stroke } from "../passage/line";
+import type { Line } from "../passage/line";
 import type { NoteId } from "../passage/note";
-import { FIGURE, MOTION, STAY } from "../physics";
+import { MOTION, STAY } from "../physics";
 
 /** Some onsets running, with what is struck in them. */
 export class Stretch {
@@ -55,13 +55,18 @@ export class Stretch {
     return strokes > times.size || this.isWithin(STAY.chordWithin);
   }
 
-  /** Whether the hand is set down on five neighbouring keys, one for each finger. In a run that comes in by step it is not. */
+  /**
+   * Whether the hand is set down on five neighbouring keys, one for each finger: not where what was struck before lies under one
+   * hand with them, as in a run that comes in by step, or in the midst of an accompaniment.
+   */
   private isFiveFingers(): boolean {
-    const { line } = this.task;
+    const { line, hand, instrument } = this.task;
     if (this.times.size !== FINGERS.length || !this.isWithin(STAY.fiveKeysWithin)) return false;
-    const [first, before] = [line.onsets[this.from]!, line.onsets[this.from - 1]];
-    const isAStep = (from: Stroke, to: Stroke): boolean => Math.abs(to.key - from.key) <= FIGURE.widestStep;
-    return !before?.struck.some((from) => first.struck.some((to) => isAStep(from, to)));
+    const before = line.onsets[this.from - 1];
+    return !before?.struck.some(({ key }) => {
+      const { x } = contactOn(key, instrument);
+      return Math.max(this.right, x) - Math.min(this.left, x) <= hand.keySpan;
+    });
   }
 
   /** Whether what is struck at an onset is struck at another too: a stay begins and ends so, all else leads to it or on. */

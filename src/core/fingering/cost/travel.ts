@@ -3,7 +3,7 @@ import { limitsOf, type Hand } from "../../hand/hand";
 import type { Frame, Press } from "../frames/frame";
 import { armShare, wideShare } from "./arm";
 import { apart } from "./pairs";
-import { COMFORT } from "../../physics";
+import { COMFORT, MOTION } from "../../physics";
 
 /**
  * mm that the hand must move at the least between two frames: by how far the pair that asks for most lies outside what
@@ -21,6 +21,21 @@ export function travelBetween(hand: Hand, from: Frame, to: Frame): number {
 /** The same over three frames, where a hand that is still opening wide has not moved yet: openings count as far as they can go. */
 export function movedBetween(hand: Hand, from: Frame, to: Frame): number {
   return mostOf(hand, from, to, outsideReach);
+}
+
+/**
+ * Share of its way by which the thumb going to another key moves the hand, where a finger plays on one side of both in between: 0
+ * where the two lie relaxed before and after, for the thumb opens from that finger, 1 from a little beyond. 1 for every other
+ * finger, which has its place in the hand.
+ */
+export function thumbMoves(hand: Hand, from: Frame, between: Frame, to: Frame): number {
+  if (from.struck.length !== 1 || between.struck.length !== 1 || to.struck.length !== 1) return 1;
+  const [first, pivot, last] = [from.struck[0]!, between.struck[0]!, to.struck[0]!];
+  if (first.finger !== 1 || last.finger !== 1 || pivot.finger === 1) return 1;
+  if ((first.x - pivot.x) * (last.x - pivot.x) <= 0) return 1;
+  const { leastRelaxed, widestRelaxed } = limitsOf(hand, 1, pivot.finger);
+  const beyond = (mm: number): number => Math.max(0, mm - widestRelaxed, leastRelaxed - mm);
+  return Math.min(1, Math.max(beyond(apart(first, pivot)), beyond(apart(pivot, last))) / MOTION.rampMm);
 }
 
 /** Share of the way from relaxed to the comfortable limit, 0 to 1, by which the pair farthest out of place is open or closed. */

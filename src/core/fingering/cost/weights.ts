@@ -147,7 +147,7 @@ export const WEIGHTS: Weights = {
   wristStroke: 4,
   speed: 2.2,
   speedDouble: 5.5,
-  otherFinger: 12,
+  otherFinger: 16,
   againstSweep: 14,
   leftOut: 120,
   leftOutDoubled: 90,

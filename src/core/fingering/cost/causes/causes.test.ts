@@ -144,8 +144,8 @@ describe("each cause", () => {
   it("position: where octaves are broken each end pays for half of what the hand moves", () => {
     const strains = (keys: number[], digits: string) =>
       findings(studyOfKeys(keys), digits, "position").map(({ found }) => found.strain);
-    const [wide] = strains([60, 73, 61], "151");
-    const [near] = strains([60, 67, 61], "151");
+    const [wide] = strains([73, 60, 72], "515");
+    const [near] = strains([73, 65, 72], "515");
     expect(wide).toBeCloseTo(near! / 2, 6);
   });
 
@@ -157,6 +157,16 @@ describe("each cause", () => {
       [65, 68],
     ];
     expect(strain(thirds, "3513")).toBeLessThan(strain([60, 62], "32"));
+  });
+
+  it("position: the thumb opens from a finger that plays between, where both ways are relaxed; other fingers have their place", () => {
+    const moved = (keys: number[], digits: string, side: "right" | "left" = "right") =>
+      findings(studyOfKeys(keys, side), digits, "position").reduce((sum, { found }) => sum + found.amount, 0);
+    expect(moved([60, 69, 62], "151")).toBe(0);
+    expect(moved([67, 60, 69], "151", "left")).toBe(0);
+    expect(moved([60, 73, 62], "151")).toBeGreaterThan(0);
+    expect(moved([69, 60, 71], "515")).toBeGreaterThan(0);
+    expect(moved([67, 60, 69], "313")).toBeGreaterThan(0);
   });
 
   it("pass for one note: at an end, and there and back", () => {
