@@ -118,7 +118,7 @@ describe("figures", () => {
 
   it("are shown with the first places where the hand stays, and the rest behind their number", async () => {
     const placed = [0, 4, 2, 5, 7, 4, 0];
-    const keys = Array.from({ length: 6 }, (_, i) => placed.map((step) => 48 + step + 9 * (i % 2) + i)).flat();
+    const keys = Array.from({ length: 6 }, (_, i) => placed.map((step) => 48 + step + 24 * (i % 2) + i)).flat();
     const study = studyOfKeys(keys);
     const stays = staysOf(study, []);
     expect(stays).toHaveLength(6);
@@ -212,6 +212,28 @@ describe("figures", () => {
     expect(screen.getByText(/as over a chord 3 of 4 times/)).toBeInTheDocument();
     rerender(<FiguresList {...given} seen={{ ...seen, along: [] }} tying="none" />);
     expect(screen.queryByText(/The hand is set over/)).toBeNull();
+  });
+
+  it("tell of an accompaniment how many chords the hand is set on, and on how many each key keeps its finger", () => {
+    const chords = [
+      [48, 55, 52, 55],
+      [48, 57, 53, 57],
+      [47, 55, 50, 55],
+    ].flat();
+    const study = studyOfKeys(chords, "left");
+    const figures = figuresOf(study);
+    const seen = { figures, stays: [], along: staysAlong(study, figures, []), waysBack: [], turns: [] };
+    const given = { notes: study.passage.notes, onTying: jest.fn(), onGo: jest.fn() };
+    const all = { ...given, seen: { ...seen, struckAgain: [], broke: false, price: null } };
+    const { rerender } = render(<FiguresList {...all} fingering={fingered(study, "513151215131")} tying="alike" />);
+    expect(
+      screen.getByText(/set on 3 broken chords one after another; every key keeps its finger/),
+    ).toBeInTheDocument();
+    rerender(<FiguresList {...all} fingering={fingered(study, "513151215132")} tying="alike" />);
+    expect(screen.getByText(/one after another; in 2 of them every key keeps its finger/)).toBeInTheDocument();
+    rerender(<FiguresList {...all} fingering={{}} tying="none" />);
+    expect(screen.queryByText(/broken chords/)).toBeNull();
+    expect(screen.getByRole("radio", { name: "If alike" })).toBeInTheDocument();
   });
 
   it("name a memory trap where one finger differs", () => {

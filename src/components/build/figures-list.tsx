@@ -2,6 +2,7 @@ import { feelsTheSame, type Figure } from "@/core/figures/figure";
 import { trapsOf } from "@/core/figures/traps";
 import type { WayBack } from "@/core/figures/ways-back";
 import type { Tying } from "@/core/figures/tying";
+import type { Stay } from "@/core/fingering/search/conditions";
 import type { Fingering } from "@/core/fingering/study/fingering";
 import type { Note, NoteId } from "@/core/passage/note";
 import { strainText } from "../strain";
@@ -28,14 +29,14 @@ const TIES: readonly (readonly [Tying, string])[] = [
   ["all", "Always"],
 ];
 
-/** Figures that return, how alike they lie, whether they keep their fingers, where two could be confused, where the hand stays, where a line turns back, and where keys are struck again. */
+/** Figures that return, how alike they lie, whether they keep their fingers, where two could be confused, where the hand stays or goes from chord to chord, where a line turns back, and where keys are struck again. */
 export function FiguresList({ seen, notes, fingering, tying, onTying, onGo }: Props) {
   const { figures, along, broke, price } = seen;
   if (broke) return <p>Looking for figures broke off. Load the page again to look once more.</p>;
   if (figures === null) return <p className="text-soft">Looking for figures that return…</p>;
   if (!returnsAnything(seen)) return <p className="text-soft">No figure returns here.</p>;
   const traps = trapsOf(figures, fingering);
-  const staying = new Set(along.flatMap(({ keys }) => keys.flat()));
+  const staying = new Set(tying === "none" ? [] : along.flatMap(({ keys }) => keys.flat()));
   return (
     <div className="flex flex-col gap-2">
       <Choice label="Same fingers" value={tying} options={TIES} onChange={onTying} />
@@ -68,12 +69,14 @@ export function FiguresList({ seen, notes, fingering, tying, onTying, onGo }: Pr
 
 /** What keeps its fingers beside figures. */
 function KeptLists({
-  seen: { stays, waysBack, turns, struckAgain },
+  seen: { figures, stays, along, waysBack, turns, struckAgain },
   ...given
 }: Pick<Props, "seen" | "notes" | "fingering" | "onGo">) {
+  const chords = chordsInTurn(along, figures ?? []);
   return (
     <>
       {stays.length > 0 && <StaysList stays={stays} {...given} />}
+      {chords.length > 0 && <p>{chordsText(chords, given.fingering)}</p>}
       {waysBack.length > 0 && <WaysBackList ways={waysBack} {...given} />}
       {turns.length > 0 && <p>{turnsText(turns, given.fingering)}</p>}
       {struckAgain.length > 0 && <StruckAgainList found={struckAgain} {...given} />}
@@ -81,12 +84,30 @@ function KeptLists({
   );
 }
 
+/** Where the hand is set from chord to chord of an accompaniment: along no figure. */
+function chordsInTurn(along: readonly Stay[], figures: readonly Figure[]): readonly Stay[] {
+  const moved = new Set(
+    figures.flatMap(({ notes, returns }) => [notes, ...returns.map((given) => given.notes)]).flat(),
+  );
+  return along.filter(({ keys }) => !keys.flat().some((note) => moved.has(note)));
+}
+
+function chordsText(chords: readonly Stay[], fingering: Fingering): string {
+  const keeps = chords.filter(({ keys }) =>
+    keys.every((of) => of.every((note) => fingering[note] === fingering[of[0]!])),
+  );
+  const all = chords.length === 1 ? "one broken chord" : `${chords.length} broken chords one after another`;
+  return `The hand is set on ${all}; ${keepText(keeps.length, chords.length)}.`;
+}
+
 function turnsText(turns: readonly WayBack[], fingering: Fingering): string {
-  const keeps = turns.filter(({ pairs }) =>
-    pairs.every(({ there, back }) => fingering[there] === fingering[back]),
-  ).length;
+  const keeps = turns.filter(({ pairs }) => pairs.every(({ there, back }) => fingering[there] === fingering[back]));
   const all = turns.length === 1 ? "One short turn lies" : `${turns.length} short turns lie`;
-  return `${all} under one hand; ${keeps === turns.length ? "every key keeps" : `in ${keeps} of them every key keeps`} its finger.`;
+  return `${all} under one hand; ${keepText(keeps.length, turns.length)}.`;
+}
+
+function keepText(keeps: number, all: number): string {
+  return keeps === all ? "every key keeps its finger" : `in ${keeps} of them every key keeps its finger`;
 }
 
 /** What it costs that fingers are kept, and where most of it falls. */

@@ -17,7 +17,7 @@ export interface FiguresSeen {
   readonly figures: readonly Figure[] | null;
   /** Where the hand stays; none while figures are looked for. */
   readonly stays: readonly Stay[];
-  /** The same along figures that are moved; none while figures are looked for, or left free. */
+  /** The same along figures that are moved, and from chord to chord of an accompaniment; none while figures are looked for. */
   readonly along: readonly Stay[];
   /** Where a line goes there and back; none while figures are looked for. */
   readonly waysBack: readonly WayBack[];
@@ -33,9 +33,11 @@ export interface FiguresSeen {
 
 /** Whether there is anything whose fingers could be kept. */
 export function returnsAnything(
-  seen: Pick<FiguresSeen, "figures" | "stays" | "waysBack" | "turns" | "struckAgain">,
+  seen: Pick<FiguresSeen, "figures" | "stays" | "along" | "waysBack" | "turns" | "struckAgain">,
 ): boolean {
-  return [seen.figures ?? [], seen.stays, seen.waysBack, seen.turns, seen.struckAgain].some(({ length }) => length > 0);
+  return [seen.figures ?? [], seen.stays, seen.along, seen.waysBack, seen.turns, seen.struckAgain].some(
+    ({ length }) => length > 0,
+  );
 }
 
 /** The figures of a study that return, where its hands stay, where a line turns back or keys are struck again, and what it costs that fingers are kept. */
@@ -60,14 +62,11 @@ export function useFigures(study: Study, tying: Tying): FiguresSeen {
   }, [study]);
   const figures = found?.on === study ? found.figures : null;
   const stays = useMemo(() => (figures === null ? [] : staysOf(study, figures)), [study, figures]);
-  const along = useMemo(
-    () => (figures === null ? [] : staysAlong(study, figures, stays, tying)),
-    [study, figures, stays, tying],
-  );
+  const along = useMemo(() => (figures === null ? [] : staysAlong(study, figures, stays)), [study, figures, stays]);
   const waysBack = useMemo(() => (figures === null ? [] : waysBackOf(study)), [study, figures]);
   const turns = useMemo(() => (figures === null ? [] : turnsOf(study)), [study, figures]);
   const struckAgain = useMemo(() => (figures === null ? [] : struckAgainIn(study)), [study, figures]);
-  const returning = { figures: figures ?? [], stays, waysBack, turns, struckAgain };
+  const returning = { figures: figures ?? [], stays, along, waysBack, turns, struckAgain };
   const isAsked = returnsAnything(returning) && tying !== "none";
   useEffect(() => {
     if (!isAsked) return;

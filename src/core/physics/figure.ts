@@ -41,8 +41,9 @@ export const STAY = {
   /** Keys at least of a pattern, or of a figure that is moved along; and, if none of these is struck again, the white keys' widths within which they lie: a sixth. */
   leastKeysOfChord: 3,
   chordWithin: 5.5,
-  /** Onsets at most of an order of keys that is struck again at once. */
+  /** Onsets at most of an order of keys that is struck again at once, and at least where it is on other keys. */
   longestTurn: 16,
+  leastOnOthers: 4,
   /** Onsets within which it must have shown itself. */
   shownWithin: 64,
 } as const;

@@ -1,0 +1,53 @@
+import { studyOfKeys } from "../../../tests/support/studies";
+import { tasksOf } from "../fingering/study/study";
+import { groupsInOrder } from "./orders";
+
+/** The first and last onset of each group. */
+const found = (keys: readonly (number | readonly number[])[]) =>
+  groupsInOrder(tasksOf(studyOfKeys(keys))[0]!.line).map(({ first, last }) => [first, last]);
+
+describe("groups in order", () => {
+  const chords = [
+    [48, 52, 55],
+    [48, 53, 57],
+    [47, 50, 55],
+  ];
+  const along = (order: readonly number[]) => chords.flatMap((chord) => order.map((place) => chord[place]!));
+
+  it("strike their own keys in one order, whatever lies between these", () => {
+    expect(found(along([0, 2, 1, 2]))).toEqual([
+      [0, 3],
+      [4, 7],
+      [8, 11],
+    ]);
+    expect(found(along([0, 1, 2, 1, 2, 1])).map(([first]) => first)).toEqual([0, 6, 12]);
+  });
+
+  it("end where the order changes, and another run begins on the next beat", () => {
+    const both = [...along([0, 2, 1, 2]), 60, 67, 64, 60, 60, 69, 65, 60];
+    expect(found(both)).toEqual([
+      [0, 3],
+      [4, 7],
+      [8, 11],
+      [12, 15],
+      [16, 19],
+    ]);
+  });
+
+  it("may have chords in them", () => {
+    const bar = ([low, ...high]: readonly number[]) => [low!, high, low!, high];
+    expect(found(chords.flatMap(bar))).toHaveLength(3);
+  });
+
+  it("begin on a beat", () => {
+    expect(found([60, ...along([0, 2, 1, 2])])).toEqual([]);
+  });
+
+  it.each([
+    ["of two keys, which rock", [60, 64, 60, 64, 62, 65, 62, 65]],
+    ["that go back to no key", [60, 64, 67, 72, 62, 65, 69, 74]],
+    ["once", [60, 67, 64, 67, 60, 62, 64, 65]],
+  ])("are not keys %s", (_, keys) => {
+    expect(found(keys)).toEqual([]);
+  });
+});

@@ -1,0 +1,44 @@
+import type { Line } from "../passage/line";
+import { STAY } from "../physics";
+import type { Range } from "./range";
+
+/**
+ * Groups of onsets that follow one another and strike each its own keys in one order, and go back to one of them within it, as an
+ * accompaniment does from chord to chord: all groups of the line, from left to right, each run of them by the shortest order
+ * that fits. A run begins on a beat.
+ */
+export function groupsInOrder({ onsets }: Line): readonly Range[] {
+  const keys = onsets.map(({ struck }) => struck.map(({ key }) => key as number));
+  const groups: Range[] = [];
+  for (let first = 0; first < keys.length;) {
+    const run = onsets[first]!.pulse === "between" ? [] : runFrom(keys, first);
+    groups.push(...run);
+    first = (run.at(-1)?.last ?? first) + 1;
+  }
+  return groups;
+}
+
+function runFrom(keys: readonly (readonly number[])[], first: number): readonly Range[] {
+  for (let turn = STAY.leastOnOthers; turn <= STAY.longestTurn; turn++) {
+    const order = orderOf(keys, first, turn);
+    if (order === null) continue;
+    let end = first + turn;
+    while (orderOf(keys, end, turn) === order) end += turn;
+    if (end === first + turn) continue;
+    return Array.from({ length: (end - first) / turn }, (_, i) => {
+      const from = first + i * turn;
+      return { first: from, last: from + turn - 1 };
+    });
+  }
+  return [];
+}
+
+/** The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, or none comes again. */
+function orderOf(keys: readonly (readonly number[])[], first: number, turn: number): string | null {
+  if (first + turn > keys.length) return null;
+  const group = keys.slice(first, first + turn);
+  const strokes = group.flat();
+  const own = [...new Set(strokes)].sort((a, b) => a - b);
+  if (own.length < STAY.leastKeysOfChord || own.length === strokes.length) return null;
+  return group.map((struck) => struck.map((key) => own.indexOf(key)).join("+")).join();
+}
