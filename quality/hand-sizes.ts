@@ -74,9 +74,9 @@ export const HAND_SIZES: readonly HandSizes[] = [
     why: "2 and 5 hold a sixth at ease from a middle hand up.",
   },
   {
-    name: "broken sixths",
+    name: "two broken sixths by turns",
     side: "right",
-    keys: [60, 69, 62, 71, 64, 72, 65, 74],
+    keys: [60, 69, 64, 72, 60, 69, 64, 72],
     holds: (small, middle, large) => !`${small}${middle}`.includes("2") && large.includes("2"),
     why: "Only a large hand has 2 and 5 on a sixth without moving.",
   },
