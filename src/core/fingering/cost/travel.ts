@@ -2,6 +2,7 @@ import { strainOfClosing, strainOfOpening } from "../../hand/limits";
 import { limitsOf, type Hand } from "../../hand/hand";
 import type { Frame, Press } from "../frames/frame";
 import { armShare, wideShare } from "./arm";
+import type { Moment } from "./cause";
 import { apart } from "./pairs";
 import { COMFORT, MOTION } from "../../physics";
 
@@ -18,7 +19,19 @@ export function travelBetween(hand: Hand, from: Frame, to: Frame): number {
   return fingers + arm * (Math.abs(middleOf(to) - middleOf(from)) - fingers);
 }
 
-/** The same over three frames, where a hand that is still opening wide has not moved yet: openings count as far as they can go. */
+/**
+ * mm that the arm carries the hand to an onset: as travelBetween, and where the hand lets go of one key and is set down on another
+ * from where its fingers are at rest to where they are at rest again.
+ */
+export function carriedTo({ hand, before, now, letGo }: Moment): number {
+  const [from, to] = [before!.struck, now.struck];
+  if (!letGo || from.length !== 1 || to.length !== 1) return travelBetween(hand, before!, now);
+  return Math.abs(
+    to[0]!.x - from[0]!.x - hand.restOffsets[to[0]!.finger - 1]! + hand.restOffsets[from[0]!.finger - 1]!,
+  );
+}
+
+/** As travelBetween over three frames, where a hand that is still opening wide has not moved yet: openings count as far as they can go. */
 export function movedBetween(hand: Hand, from: Frame, to: Frame): number {
   return mostOf(hand, from, to, outsideReach);
 }

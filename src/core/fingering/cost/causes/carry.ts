@@ -1,5 +1,5 @@
 import { pace } from "../pace";
-import { travelBetween } from "../travel";
+import { carriedTo } from "../travel";
 import { keys } from "../words";
 import type { Cause } from "../cause";
 
@@ -11,10 +11,11 @@ export const carry: Cause = {
   frames: 2,
   source:
     "mm outside the comfortable range of the pair that asks for most; straight weight, more the faster: a choice.",
-  find({ hand, now, before, weights }, tell) {
+  find(moment, tell) {
+    const { now, before, weights } = moment;
     const first = now.struck[0];
     if (before === null || first === undefined || before.struck.length === 0 || now.onset.swept) return;
-    const distance = travelBetween(hand, before, now);
+    const distance = carriedTo(moment);
     if (distance < 1) return;
     tell(first.stroke, distance, distance * weights.carry * pace(now.onset.gap), first, before.struck[0] ?? null);
   },

@@ -135,6 +135,21 @@ describe("each cause", () => {
     expect(past("231")).toBeLessThan(past("143"));
   });
 
+  it("other finger on the same key: not where the hand leapt away in between", () => {
+    const found = (keys: number[], digits: string) => findings(studyOfKeys(keys), digits, "other-finger");
+    expect(found([60, 64, 60], "132")).toHaveLength(1);
+    expect(found([60, 96, 60], "152")).toEqual([]);
+  });
+
+  it("carry: a hand that lets go goes from where it is at rest over one key to where it is at rest over the other", () => {
+    const mm = (digits: string, side: "right" | "left" = "right") =>
+      findings(studyOfKeys(side === "right" ? [60, 96] : [96, 60], side), digits, "carry")[0]!.found.amount;
+    expect(mm("15")).toBeLessThan(mm("11"));
+    expect(mm("51")).toBeGreaterThan(mm("55"));
+    expect(mm("51") - mm("11")).toBeCloseTo(mm("11") - mm("15"), 6);
+    expect(mm("51", "left")).toBeCloseTo(mm("51"), 6);
+  });
+
   it("crowding: fingers drawn together over a key are at the next key without squeezing", () => {
     const squeezed = (keys: number[], digits: string) =>
       findings(studyOfKeys(keys), digits, "crowding").reduce((sum, { found }) => sum + found.strain, 0);
@@ -240,7 +255,7 @@ describe("each cause", () => {
   it("other finger on the same key: of the fingers, and not of the arm that carries a chord on", () => {
     const count = (keys: (number | number[])[], digits: string) =>
       findings(studyOfKeys(keys), digits, "other-finger").length;
-    expect(count([60, 62, 60], "123")).toBe(1);
+    expect(count([60, 64, 60], "132")).toBe(1);
     expect(
       count(
         [

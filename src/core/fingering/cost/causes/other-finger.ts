@@ -14,10 +14,11 @@ export const otherFinger: Cause = {
   frames: 3,
   source:
     "A choice: less than a change of position; where a finger cannot repeat so fast, changing is cheaper all the same. Nothing from one chord to another, which the arm sets down: the hand moves as a whole. That repeated notes go 4 3 2 1 is teaching practice.",
-  find({ now, before, earlier, weights, hand }, tell) {
+  find({ now, before, earlier, weights, hand, letGo, letGoBefore }, tell) {
     const chord = armShare(hand, now);
     for (const to of now.struck) {
-      const frame = onKey(before, to) ? before : earlier;
+      // Where the hand let go in between it is set down anew, wherever it was before.
+      const frame = onKey(before, to) ? before : letGo || letGoBefore ? null : earlier;
       const from = onKey(frame, to);
       if (!from || from.finger === to.finger) continue;
       const moved = sameKeys(frame!, now) ? 0 : chord * armShare(hand, frame!);

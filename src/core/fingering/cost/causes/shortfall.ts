@@ -1,4 +1,4 @@
-import { travelBetween } from "../travel";
+import { carriedTo } from "../travel";
 import { whiteWidth } from "../../../keyboard/geometry";
 import { KEYBOARD } from "../../../physics";
 import type { Cause } from "../cause";
@@ -12,11 +12,12 @@ export const shortfall: Cause = {
   unit: "ms",
   frames: 2,
   source: "Fitts' law over the mm that the hand must be carried; straight weight, a choice.",
-  find({ now, before, weights, instrument, hand }, tell) {
+  find(moment, tell) {
+    const { now, before, weights, instrument, hand } = moment;
     const first = now.struck[0];
     if (before === null || first === undefined || before.struck.length === 0 || now.onset.swept) return;
     const width = first.black ? KEYBOARD.blackTopWidth : whiteWidth(instrument);
-    const short = carryTime(travelBetween(hand, before, now), width, hand.movement) - now.onset.gap;
+    const short = carryTime(carriedTo(moment), width, hand.movement) - now.onset.gap;
     if (short > 0) tell(first.stroke, short, short * weights.shortfall, first, before.struck[0] ?? null);
   },
   spared: () => "there is time to get there",
