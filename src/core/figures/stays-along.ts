@@ -1,9 +1,9 @@
 import type { Stay } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
+import { groupsInOrder } from "../passage/groups";
 import type { Line } from "../passage/line";
 import { isMovedAlong, type Figure } from "./figure";
-import { groupsInOrder } from "./orders";
 import { onsetsOf, type Range } from "./range";
 import { keysFrom, Stretch } from "./stretch";
 import { worthOfKeeping, type Tying } from "./tying";
@@ -31,7 +31,7 @@ export function staysAlong(
       for (let index = first; index <= last; index++) taken.add(index);
     };
     for (const { keys } of stays) take(rangeOf(keys.flat()));
-    return [...partsOf(figures, line), ...groupsInOrder(line)].flatMap((range): Stay[] => {
+    return [...partsOf(figures, line), ...groupsInOrder(line.onsets)].flatMap((range): Stay[] => {
       if (!isUnderTheHand(task, range, taken)) return [];
       take(range);
       return [{ keys: keysFrom(line, range.first, range.last + 1), worth }];

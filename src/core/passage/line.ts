@@ -2,6 +2,7 @@ import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
 import { MOTION, PLAYING } from "../physics";
 import { compare, subtract, toMs, type Beats } from "../time/beats";
+import { groupsInOrder, type Group } from "./groups";
 import { barAt, pulseIn, type Metre, type Pulse } from "./metre";
 import { endsAfter, spelledName, type Note, type NoteId } from "./note";
 import { handOf, inOrder, playedNotes, tuneOf, type Manner, type Passage } from "./passage";
@@ -50,6 +51,8 @@ export interface Onset {
   readonly struck: readonly Stroke[];
   /** Whether it goes on with a rolled chord: the hand sweeps to it in its own time and need not open to it. */
   readonly swept: boolean;
+  /** Whether a group begins here that strikes its keys as the group before did its own: the hand is set down anew on it. */
+  readonly anew: boolean;
   /** Whether it is the last of its line. */
   readonly last: boolean;
   /** What its strokes are beyond their keys, so that like onsets can be told; empty for plain bound ones. */
@@ -109,11 +112,21 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       gap: index === 0 ? Infinity : gapBetween(starts[index - 1]!, starts[index]!),
       struck,
       swept: isSwept(groups, index),
+      anew: false,
       last: index === groups.length - 1,
       sign: "",
     };
   });
-  return { side, onsets: onsets.map((onset, i) => finished(onset, strokes, onsets[i + 1])), strokes };
+  const anew = setDownAnew(onsets);
+  const done = onsets.map((onset, i) => finished({ ...onset, anew: anew.has(i) }, strokes, onsets[i + 1]));
+  return { side, onsets: done, strokes };
+}
+
+/** Where a group in order follows another. */
+function setDownAnew(onsets: readonly Onset[]): ReadonlySet<number> {
+  const groups = groupsInOrder(onsets);
+  const follows = ({ first }: Group, i: number): boolean => i > 0 && groups[i - 1]!.last === first - 1;
+  return new Set(groups.filter(follows).map(({ first }) => first));
 }
 
 /** Whether a note is played before or after the place it is written at. */
@@ -127,7 +140,7 @@ function finished(onset: Onset, strokes: readonly Stroke[], next: Onset | undefi
   const isBound = (s: Stroke): boolean => next === undefined || s.soundsMs >= next.gap - 1;
   const isPlain = struck.every((s) => isBound(s) && s.load === PLAYING.middling && !s.tune);
   const said = (s: Stroke): string => `${isBound(s) ? "" : Math.round(s.soundsMs)}/${s.load}${s.tune ? "t" : ""}`;
-  return { ...onset, struck, sign: isPlain ? "" : struck.map(said).join() };
+  return { ...onset, struck, sign: `${onset.anew ? "anew " : ""}${isPlain ? "" : struck.map(said).join()}` };
 }
 
 /** Detached and staccato notes end early. */

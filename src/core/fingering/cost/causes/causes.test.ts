@@ -174,6 +174,16 @@ describe("each cause", () => {
     expect(strain(thirds, "3513")).toBeLessThan(strain([60, 62], "32"));
   });
 
+  it("line broken: costs less from one broken chord to the next, on which the hand is set down anew", () => {
+    const breaks = (keys: readonly number[], digits: string) =>
+      findings(studyOfKeys(keys, "left"), digits, "line-broken").map(({ at, found }) => [at, found.strain] as const);
+    const next = [60, 67, 64, 67];
+    const [[at, anew]] = breaks([48, 55, 52, 55, ...next], "51315131") as [readonly [number, number]];
+    const [[, whole]] = breaks([48, 53, 52, 55, ...next], "52315131") as [readonly [number, number]];
+    expect(at).toBe(4);
+    expect(anew).toBeCloseTo(MOTION.setDownAnew * whole, 6);
+  });
+
   it("position: the thumb opens from a finger that plays between, where both ways are relaxed; other fingers have their place", () => {
     const moved = (keys: number[], digits: string, side: "right" | "left" = "right") =>
       findings(studyOfKeys(keys, side), digits, "position").reduce((sum, { found }) => sum + found.amount, 0);

@@ -1,15 +1,26 @@
-import type { Line } from "../passage/line";
 import { STAY } from "../physics";
-import type { Range } from "./range";
+import type { Pulse } from "./metre";
+
+/** What an onset of a line must tell. */
+interface Struck {
+  readonly struck: readonly { readonly key: number }[];
+  readonly pulse: Pulse;
+}
+
+/** Onsets from the first to the last, by their place in the line. */
+export interface Group {
+  readonly first: number;
+  readonly last: number;
+}
 
 /**
  * Groups of onsets that follow one another and strike each its own keys in one order, and go back to one of them within it, as an
  * accompaniment does from chord to chord: all groups of the line, from left to right, each run of them by the shortest order
  * that fits. A run begins on a beat.
  */
-export function groupsInOrder({ onsets }: Line): readonly Range[] {
-  const keys = onsets.map(({ struck }) => struck.map(({ key }) => key as number));
-  const groups: Range[] = [];
+export function groupsInOrder(onsets: readonly Struck[]): readonly Group[] {
+  const keys = onsets.map(({ struck }) => struck.map(({ key }) => key));
+  const groups: Group[] = [];
   for (let first = 0; first < keys.length;) {
     const run = onsets[first]!.pulse === "between" ? [] : runFrom(keys, first);
     groups.push(...run);
@@ -18,7 +29,7 @@ export function groupsInOrder({ onsets }: Line): readonly Range[] {
   return groups;
 }
 
-function runFrom(keys: readonly (readonly number[])[], first: number): readonly Range[] {
+function runFrom(keys: readonly (readonly number[])[], first: number): readonly Group[] {
   for (let turn = STAY.leastOnOthers; turn <= STAY.longestTurn; turn++) {
     const order = orderOf(keys, first, turn);
     if (order === null) continue;
@@ -37,8 +48,7 @@ function runFrom(keys: readonly (readonly number[])[], first: number): readonly 
 function orderOf(keys: readonly (readonly number[])[], first: number, turn: number): string | null {
   if (first + turn > keys.length) return null;
   const group = keys.slice(first, first + turn);
-  const strokes = group.flat();
-  const own = [...new Set(strokes)].sort((a, b) => a - b);
-  if (own.length < STAY.leastKeysOfChord || own.length === strokes.length) return null;
-  return group.map((struck) => struck.map((key) => own.indexOf(key)).join("+")).join();
+  const own = [...new Set(group.flat())].sort((a, b) => a - b);
+  const places = group.map((struck) => struck.map((key) => own.indexOf(key)).join("+"));
+  return own.length < STAY.leastKeysOfChord || new Set(places).size === turn ? null : places.join();
 }

@@ -1,10 +1,10 @@
 import { studyOfKeys } from "../../../tests/support/studies";
 import { tasksOf } from "../fingering/study/study";
-import { groupsInOrder } from "./orders";
+import { groupsInOrder } from "./groups";
 
 /** The first and last onset of each group. */
 const found = (keys: readonly (number | readonly number[])[]) =>
-  groupsInOrder(tasksOf(studyOfKeys(keys))[0]!.line).map(({ first, last }) => [first, last]);
+  groupsInOrder(tasksOf(studyOfKeys(keys))[0]!.line.onsets).map(({ first, last }) => [first, last]);
 
 describe("groups in order", () => {
   const chords = [
@@ -39,12 +39,30 @@ describe("groups in order", () => {
     expect(found(chords.flatMap(bar))).toHaveLength(3);
   });
 
+  it("are what the hand is set down anew on, but for the first", () => {
+    const { onsets } = tasksOf(studyOfKeys([...along([0, 2, 1, 2]), 60]))[0]!.line;
+    expect(onsets.filter(({ anew }) => anew).map(({ index }) => index)).toEqual([4, 8]);
+  });
+
   it("begin on a beat", () => {
     expect(found([60, ...along([0, 2, 1, 2])])).toEqual([]);
   });
 
   it.each([
     ["of two keys, which rock", [60, 64, 60, 64, 62, 65, 62, 65]],
+    [
+      "of two at a time that go on by steps",
+      [
+        [60, 64],
+        [62, 65],
+        [64, 67],
+        [65, 69],
+        [67, 71],
+        [69, 72],
+        [71, 74],
+        [72, 76],
+      ],
+    ],
     ["that go back to no key", [60, 64, 67, 72, 62, 65, 69, 74]],
     ["once", [60, 67, 64, 67, 60, 62, 64, 65]],
   ])("are not keys %s", (_, keys) => {
