@@ -69,6 +69,14 @@ describe("where the hand stays", () => {
     expect(staysOf(study, [], "none")).toEqual([]);
   });
 
+  it("is not where fingers take turns on each key, and ends before it", () => {
+    const again = [67, 67, 67, 67, 64, 64, 64, 64, 60, 60, 60, 60];
+    expect(found(studyOfKeys([...again, ...again], "right", { tempo: 110 }))).toEqual([]);
+    const sizes = (keys: readonly number[], tempo: number) =>
+      found(studyOfKeys(keys, "right", { tempo })).map((keys) => keys.flat().length);
+    expect(sizes([...CHORD, ...again], 110)).toEqual([CHORD.length]);
+  });
+
   it("is where the hand is set down on five neighbouring keys, sooner than on others, and not where it lay over them before", () => {
     const five = [60, 64, 62, 65, 67, 64, 60];
     expect(found(studyOfKeys(five)).map((keys) => keys.flat().length)).toEqual([7]);

@@ -7,23 +7,28 @@ import { feelsTheSame, type Figure } from "./figure";
 import { patternsOf } from "./patterns";
 import { isWithin, onsetsOf, type Range } from "./range";
 import { keysFrom, Stretch } from "./stretch";
+import { struckAgainIn } from "./struck-again";
 import { worthOfKeeping, type Tying } from "./tying";
 
 /**
  * Where the hand stays: stretches in which a few keys that lie under one hand are struck again and again, so that a pianist puts
  * the hand on them as on a chord, and each key keeps its finger; or where it is set down on five neighbouring keys. From left to right, each as long as it may be. Where a figure is
- * moved along the hand moves with it: a stay lies within it, or holds it with all that it is moved to.
+ * moved along the hand moves with it: a stay lies within it, or holds it with all that it is moved to. Where keys are struck again
+ * by fingers in turn the hand is drawn over them, and does not stay.
  * What that is worth is weights.memory, and memoryAsked times that where the player wants every figure kept.
  * @param figures those of the study
  */
 export function staysOf(study: Study, figures: readonly Figure[], tying: Tying = "alike"): readonly Stay[] {
   if (tying === "none") return [];
   const worth = worthOfKeeping(study, tying);
+  const drawn = new Set(struckAgainIn(study).flat(2));
   return tasksOf(study).flatMap((task) => {
     const stays: Stay[] = [];
     const parts = partsOf(task.line, figures);
+    const isDrawn = (index: number): boolean =>
+      task.line.onsets[index]!.struck.some(({ notes }) => drawn.has(notes[0]!));
     for (let from = 0; from < task.line.onsets.length;) {
-      const end = endOfStay(task, from, parts);
+      const end = isDrawn(from) ? null : endOfStay(task, from, parts, isDrawn);
       if (end !== null) stays.push({ keys: keysFrom(task.line, from, end), worth });
       from = end ?? from + 1;
     }
@@ -63,14 +68,14 @@ function partsOf(line: Line, figures: readonly Figure[]): Parts {
   return parts;
 }
 
-/** The onset after the longest stay that begins at one; null where none does. */
-function endOfStay(task: Task, from: number, parts: Parts): number | null {
+/** The onset after the longest stay that begins at one, none of it drawn over; null where none does. */
+function endOfStay(task: Task, from: number, parts: Parts, isDrawn: (index: number) => boolean): number | null {
   const { onsets } = task.line;
   const stretch = new Stretch(task, from);
   const touched = new Set<Part>();
   let end: number | null = null;
   for (let index = from; index < onsets.length && (end !== null || index < from + STAY.shownWithin); index++) {
-    if (!stretch.takes(index)) return end;
+    if (isDrawn(index) || !stretch.takes(index)) return end;
     for (const part of parts.get(index) ?? []) touched.add(part);
     const stay = { first: from, last: index };
     const patterns = [...touched].filter(({ pattern }) => pattern !== null);

@@ -37,7 +37,12 @@ describe("positions and joins", () => {
     expect(cut(studyOfKeys([60, 72, 64, 76]), "1515")).toEqual({ lengths: [2, 2], joins: ["shift"] });
     expect(cut(studyOfKeys([60, 67, 72, 79]), "1515")).toEqual({ lengths: [2, 2], joins: ["shift"] });
     expect(cut(studyOfKeys([60, 84]), "11").joins).toEqual(["leap"]);
-    expect(cut(studyOfKeys([60, 60]), "32").joins).toEqual(["change on the key"]);
+    expect(cut(studyOfKeys([60, 60]), "51").joins).toEqual(["change on the key"]);
+  });
+
+  it("stay where neighbouring fingers are drawn over one key", () => {
+    expect(cut(studyOfKeys([67, 67, 67, 67]), "4321").joins).toEqual([]);
+    expect(cut(studyOfKeys([67, 67, 67, 67, 65, 65, 65, 65]), "43214321").joins).toHaveLength(1);
     expect(cut(studyOfKeys([60, 60]), "22").joins).toEqual([]);
   });
 

@@ -35,8 +35,7 @@ export interface Join {
 /**
  * A fingered passage cut into placed positions, hand by hand, right first, each with the join that leads to it.
  * A position goes on for as long as every finger comes down where the hand already has it: in the order of the
- * fingers and no farther from the fingers already placed than they open. A note that no finger
- * plays belongs to the position about it.
+ * fingers and no farther from the fingers already placed than they open; and while neighbouring fingers take turns on one key. A note that no finger plays belongs to the position about it.
  */
 export function positionsOf(study: Study, fingering: Fingering): readonly Position[] {
   return tasksOf(study).flatMap((task) => cut(task, framesOf(task, digitsOf(task.line, fingering))));
@@ -49,6 +48,8 @@ function cut(task: Task, frames: readonly Frame[]): readonly Position[] {
   let placed: Placed = new Map();
   let before: Frame | null = null;
   for (const now of frames) {
+    // Neighbouring fingers that take turns on one key are drawn over it: the hand stays there, with the last of them.
+    if (before !== null && isDrawnOver(before, now)) placed = new Map();
     const kind = before === null ? null : joinKind(before, now, placed, task);
     if (before === null || kind !== null) {
       const join = before && kind ? { kind, mm: Math.abs(now.centre - before.centre), ms: now.onset.gap } : null;
@@ -79,6 +80,12 @@ function joinKind(before: Frame, now: Frame, placed: Placed, task: Task): JoinKi
   const leaves = pairs.some(([from, to]) => isCrossed(from, to) || isAway(from, to, hand));
   if (!leaves) return null;
   return Math.abs(now.centre - before.centre) >= instrument.octaveWidth ? "leap" : "shift";
+}
+
+/** Whether one key alone is struck twice running, by neighbouring fingers. */
+function isDrawnOver({ struck: [from, ...others] }: Frame, { struck: [to, ...more] }: Frame): boolean {
+  if (!from || !to || others.length + more.length > 0) return false;
+  return from.key === to.key && Math.abs(from.finger - to.finger) === 1;
 }
 
 /** Whether a finger comes down on the far side of another that it should lie before. */
