@@ -7,6 +7,8 @@ export interface Made {
   readonly side: Side;
   readonly keys: readonly Keys[];
   readonly tempo?: number;
+  /** Onsets of each part that lies under one hand, one part after another, where the family has such. */
+  readonly groups?: readonly number[];
 }
 
 /** One kind of figure in every key and for both hands, and what any teacher would ask of its digits. */

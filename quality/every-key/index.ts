@@ -1,5 +1,6 @@
 import { answered } from "../grade";
 import { musicOf } from "../notation";
+import { accompaniments } from "./accompaniments";
 import { arpeggiosOfSevenths, arpeggiosOfTriads } from "./arpeggios";
 import { brokenChords } from "./broken-chords";
 import type { Family, Made } from "./family";
@@ -18,6 +19,7 @@ const FAMILIES: readonly Family[] = [
   thirds,
   sixths,
   motives,
+  accompaniments,
 ];
 
 /** How each family is answered: passages that are as asked, and all, with the digits of those that are not. */

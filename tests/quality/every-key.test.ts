@@ -11,7 +11,8 @@ const AT_LEAST: Readonly<Record<string, number>> = {
   "octaves broken along a scale": 98,
   "scales in thirds": 85,
   "scales in sixths": 70,
-  "a figure on every step": 94,
+  "a figure on every step": 96,
+  "accompaniments from chord to chord": 98,
 };
 
 describe("in every key and both hands", () => {
