@@ -35,6 +35,15 @@ describe("stays along a figure that is moved", () => {
     expect(found(studyOfKeys(onSteps(SHAPE)))).toEqual(each);
   });
 
+  it("are on each of several broken chords in one order, though no figure is", () => {
+    const chords = [48, 55, 52, 55, 48, 57, 53, 57, 47, 55, 50, 55];
+    expect(found(studyOfKeys(chords, "left"))).toEqual([
+      [0, 1, 2, 3],
+      [4, 5, 6, 7],
+      [8, 9, 10, 11],
+    ]);
+  });
+
   it("go on where it comes back to the keys it came from", () => {
     expect(found(studyOfKeys(onSteps([0, 2, 4, 2], [0, 2, 4, 0])))).toHaveLength(4);
   });

@@ -10,8 +10,8 @@ import { worthOfKeeping, type Tying } from "./tying";
 
 /**
  * The stays along figures that are moved: where a figure is followed by itself on other steps, the hand is set down anew each time
- * as on a chord, and stays until the next, if it lies under one hand. Worth as much as other stays; none where the hand stays in
- * any case.
+ * as on a chord, and stays until the next, if it lies under one hand; so it is on the broken chords of an accompaniment. Worth as
+ * much as other stays; none where the hand stays in any case.
  * @param figures those of the study
  * @param stays what staysOf finds
  */
