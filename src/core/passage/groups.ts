@@ -20,17 +20,20 @@ export interface Group {
  */
 export function groupsInOrder(onsets: readonly Struck[]): readonly Group[] {
   const keys = onsets.map(({ struck }) => struck.map(({ key }) => key));
+  const ways = keys.map(([lowest], i) => Math.sign((keys[i + 1]?.[0] ?? NaN) - lowest!));
   const groups: Group[] = [];
   for (let first = 0; first < keys.length;) {
-    const run = onsets[first]!.pulse === "between" ? [] : runFrom(keys, first);
+    const run = onsets[first]!.pulse === "between" ? [] : runFrom(keys, ways, first);
     groups.push(...run);
     first = (run.at(-1)?.last ?? first) + 1;
   }
   return groups;
 }
 
-function runFrom(keys: readonly (readonly number[])[], first: number): readonly Group[] {
+/** @param ways up or down from each onset to the next, 1 or -1; what goes another way is in another order, and need not be looked at */
+function runFrom(keys: readonly (readonly number[])[], ways: readonly number[], first: number): readonly Group[] {
   for (let turn = STAY.leastOnOthers; turn <= STAY.longestTurn; turn++) {
+    if (!goesAlike(ways, first, turn)) continue;
     const order = orderOf(keys, first, turn);
     if (order === null) continue;
     let end = first + turn;
@@ -42,6 +45,12 @@ function runFrom(keys: readonly (readonly number[])[], first: number): readonly 
     });
   }
   return [];
+}
+
+/** Whether some onsets, and as many after them, go up and down alike. */
+function goesAlike(ways: readonly number[], first: number, turn: number): boolean {
+  for (let i = first; i < first + turn - 1; i++) if (ways[i] !== ways[i + turn]) return false;
+  return true;
 }
 
 /** The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, or none comes again. */

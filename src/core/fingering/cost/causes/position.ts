@@ -20,7 +20,8 @@ export const position: Cause = {
     if (earlier === null || before === null || now.onset.swept || before.onset.swept || letGo || letGoBefore) return;
     const at = now.struck[0];
     if (at === undefined || earlier.struck.length === 0 || isOneKey(before, now)) return;
-    const moved = movedBetween(hand, earlier, now) * thumbMoves(hand, earlier, before, now);
+    const away = movedBetween(hand, earlier, now);
+    const moved = away === 0 ? 0 : away * thumbMoves(hand, earlier, before, now);
     // A pass sets the hand in a new place whatever the way: its own price has that in it.
     const share = isPass(before, now) || isPass(earlier, before) ? 0 : Math.min(1, moved / MOTION.rampMm);
     const closed = crowdedBetween(moment, earlier, before);
