@@ -50,7 +50,7 @@ describe("the first options of a passage", () => {
     const { result } = show();
     await act(async () => searched.give({ stopped: false, found: FOUND }));
     await waitFor(() => expect(onKept).toHaveBeenCalledWith(KEPT));
-    expect(result.current.working).toEqual({ state: "idle" });
+    await waitFor(() => expect(result.current.working).toEqual({ state: "idle" }));
     expect(error).not.toHaveBeenCalled();
   });
 
