@@ -231,6 +231,13 @@ describe("figures", () => {
     ).toBeInTheDocument();
     rerender(<FiguresList {...all} fingering={fingered(study, "513151215132")} tying="alike" />);
     expect(screen.getByText(/one after another; in 2 of them every key keeps its finger/)).toBeInTheDocument();
+    rerender(<FiguresList {...all} fingering={fingered(study, "513251235132")} tying="alike" />);
+    expect(screen.getByText(/in none of them does every key keep its finger/)).toBeInTheDocument();
+    const one = { ...all.seen, along: all.seen.along.slice(0, 1) };
+    rerender(<FiguresList {...all} seen={one} fingering={fingered(study, "513251235132")} tying="alike" />);
+    expect(
+      screen.getByText("The hand is set on one broken chord; not every key keeps its finger."),
+    ).toBeInTheDocument();
     rerender(<FiguresList {...all} fingering={{}} tying="none" />);
     expect(screen.queryByText(/broken chords/)).toBeNull();
     expect(screen.getByRole("radio", { name: "If alike" })).toBeInTheDocument();

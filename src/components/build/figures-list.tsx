@@ -107,7 +107,11 @@ function turnsText(turns: readonly WayBack[], fingering: Fingering): string {
 }
 
 function keepText(keeps: number, all: number): string {
-  return keeps === all ? "every key keeps its finger" : `in ${keeps} of them every key keeps its finger`;
+  if (keeps === all) return "every key keeps its finger";
+  if (all === 1) return "not every key keeps its finger";
+  return keeps === 0
+    ? "in none of them does every key keep its finger"
+    : `in ${keeps} of them every key keeps its finger`;
 }
 
 /** What it costs that fingers are kept, and where most of it falls. */

@@ -55,7 +55,7 @@ export interface Onset {
   readonly anew: boolean;
   /** Whether it is the last of its line. */
   readonly last: boolean;
-  /** What its strokes are beyond their keys, so that like onsets can be told; empty for plain bound ones. */
+  /** What it is beyond the keys it strikes, so that like onsets can be told; empty for plain bound ones that go on. */
   readonly sign: string;
 }
 

@@ -2,6 +2,7 @@ import { MOTION } from "../../physics";
 import type { Side } from "../../hand/finger";
 import { limitsOf } from "../../hand/hand";
 import { whiteWidth } from "../../keyboard/geometry";
+import { sameKeys } from "../cost/arm";
 import { apart } from "../cost/pairs";
 import { passedBy } from "../cost/pass";
 import type { NoteId } from "../../passage/note";
@@ -35,7 +36,8 @@ export interface Join {
 /**
  * A fingered passage cut into placed positions, hand by hand, right first, each with the join that leads to it.
  * A position goes on for as long as every finger comes down where the hand already has it: in the order of the
- * fingers and no farther from the fingers already placed than they open; and while neighbouring fingers take turns on one key. A note that no finger plays belongs to the position about it.
+ * fingers and no farther from the fingers already placed than they open; and while neighbouring fingers take turns on one
+ * key. A note that no finger plays belongs to the position about it.
  */
 export function positionsOf(study: Study, fingering: Fingering): readonly Position[] {
   return tasksOf(study).flatMap((task) => cut(task, framesOf(task, digitsOf(task.line, fingering))));
@@ -83,9 +85,10 @@ function joinKind(before: Frame, now: Frame, placed: Placed, task: Task): JoinKi
 }
 
 /** Whether one key alone is struck twice running, by neighbouring fingers. */
-function isDrawnOver({ struck: [from, ...others] }: Frame, { struck: [to, ...more] }: Frame): boolean {
-  if (!from || !to || others.length + more.length > 0) return false;
-  return from.key === to.key && Math.abs(from.finger - to.finger) === 1;
+function isDrawnOver(before: Frame, now: Frame): boolean {
+  const [from, to] = [before.struck[0], now.struck[0]];
+  if (!from || !to || now.struck.length > 1) return false;
+  return sameKeys(before, now) && Math.abs(from.finger - to.finger) === 1;
 }
 
 /** Whether a finger comes down on the far side of another that it should lie before. */
