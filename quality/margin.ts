@@ -3,7 +3,7 @@ import { price } from "@/core/fingering/cost/price";
 import type { Weights } from "@/core/fingering/cost/weights";
 import { latticeOf, type Lattice } from "@/core/fingering/search/lattice";
 import { searching } from "@/core/fingering/search/search";
-import { termsOf, type Terms } from "@/core/fingering/search/terms";
+import { BY_FINGER, termsOf, type Terms } from "@/core/fingering/search/terms";
 import type { Digits } from "@/core/fingering/study/fingering";
 import { tasksOf } from "@/core/fingering/study/study";
 import type { Task } from "@/core/fingering/study/task";
@@ -37,12 +37,12 @@ export function missOf(given: KindCase, weights: Weights, gauges: readonly Gauge
   const accepted = (given.accepted as readonly string[]).map(waysOf);
   const good = easiestOf(task!, lattice, accepted);
   if (!good) return KEPT;
-  const dearer = acceptedDearer(task!.line, accepted, margin);
+  const { dearer, asked } = acceptedDearer(task!.line, accepted, margin);
   const worst = bestIn(lattice, { ...termsOf(task!.line, {}), dearer })!;
   let agreed = 0;
-  for (const [index, by] of dearer) agreed += by[worst[index]!]!;
+  worst.forEach((digit, stroke) => (agreed += dearer[stroke * BY_FINGER + digit]!));
   const [least, other] = [price(task!, good).total, price(task!, worst).total];
-  const loss = least + margin * dearer.size - (other + agreed);
+  const loss = least + margin * asked - (other + agreed);
   if (loss <= 1e-6) return KEPT;
   const slope = Float64Array.from(gauges, (gauge) => {
     const turned: Task = { ...task!, weights: geared(weights, gauge, TURN) };
@@ -90,18 +90,20 @@ function confinedTo(line: Line, ways: Ways): Terms {
   return { ...terms, pins, ruledOut };
 }
 
-/** Strain added to accepted digits, by stroke and finger; strokes at which any digit will do are left out. */
-function acceptedDearer(line: Line, accepted: readonly Ways[], margin: number): ReadonlyMap<number, Float64Array> {
-  const dearer = new Map<number, Float64Array>();
+/** Strain added to accepted digits, by stroke and finger, and how many strokes ask for some: at the others any digit will do. */
+function acceptedDearer(
+  line: Line,
+  accepted: readonly Ways[],
+  margin: number,
+): { readonly dearer: Float64Array; readonly asked: number } {
+  const dearer = new Float64Array(line.strokes.length * BY_FINGER);
+  let asked = 0;
   line.onsets.forEach(({ struck }, i) =>
     struck.forEach(({ index }, j) => {
       const digits = new Set(accepted.flatMap((ways) => ways[i]!.map((way) => Number(way[j]))));
-      if (digits.size > 0)
-        dearer.set(
-          index,
-          Float64Array.from({ length: 6 }, (_, f) => (digits.has(f) ? margin : 0)),
-        );
+      if (digits.size > 0) asked++;
+      for (const digit of digits) dearer[index * BY_FINGER + digit] = margin;
     }),
   );
-  return dearer;
+  return { dearer, asked };
 }

@@ -1,10 +1,14 @@
 import { seeded } from "../../../../tests/support/seeded";
 import { note, passage } from "../../../../tests/support/passages";
-import { studyOn } from "../../../../tests/support/studies";
+import { studyOfKeys, studyOn } from "../../../../tests/support/studies";
 import { drain } from "../../drain";
+import { figuresOf } from "../../figures/find";
+import { memoriesOf } from "../../figures/ties";
 import type { Bond } from "./conditions";
 import type { Stroke } from "../../passage/line";
 import { price } from "../cost/price";
+import { searching } from "./search";
+import { BY_FINGER, makeOthersDearer, termsOf } from "./terms";
 import { latticesOf, solving, tasksOf, type Study } from "../study/study";
 
 /** A figure of single notes and two-note chords, a note between, and the figure again some semitones away. */
@@ -89,6 +93,54 @@ describe("tied figures", () => {
       else broken++;
     }
     expect(Math.min(kept, broken)).toBeGreaterThanOrEqual(2);
+  });
+
+  it("are weighed exactly in longer lines, as trying every finger of every figure shows", () => {
+    const random = seeded(47);
+    for (let trial = 0; trial < 6; trial++) {
+      const keys = Array.from({ length: 3 }, () => random.whole(58, 70));
+      const between = (): number[] => Array.from({ length: random.whole(1, 4) }, () => random.whole(56, 74));
+      const up = (by: number): number[] => keys.map((key) => key + by);
+      const parts = [keys, between(), up(random.whole(1, 5)), between(), up(random.whole(-5, -1)), between()];
+      const notes = parts.flat().map((key, i) => note(`n${i}`, key, `${i}/4`, "1/4"));
+      const starts = parts.map((_, i) => parts.slice(0, i).flat().length);
+      const worth = random.pick([2, 7, 20]);
+      const memories = keys.map((_, i) => ({
+        note: `n${i}` as never,
+        returns: [starts[2]!, starts[4]!].map((start) => ({ note: `n${start + i}` as never, worth })),
+      }));
+      const lattices = latticesOf(studyOn(passage(notes), { tempo: random.pick([60, 160]) }));
+      const [found] = drain(solving(lattices, { memories }, 1));
+      expect(found!.exact).toBe(true);
+      let least = Infinity;
+      for (let way = 0; way < 125; way++) {
+        const fingers = keys.map((_, i) => (Math.floor(way / 5 ** i) % 5) + 1);
+        const terms = termsOf(lattices[0]!.task.line, {});
+        const dearer = new Float64Array(terms.pins.length * BY_FINGER);
+        const pins = Int8Array.from(terms.pins);
+        fingers.forEach((finger, i) => {
+          pins[i] = finger;
+          for (const start of [starts[2]!, starts[4]!]) makeOthersDearer(dearer, start + i, finger, worth);
+        });
+        least = Math.min(least, drain(searching(lattices[0]!, { ...terms, pins, dearer }, 1))[0]!.total);
+      }
+      expect(found!.total).toBeCloseTo(least, 6);
+    }
+  });
+
+  it("are solved to the end in an accompaniment that goes from chord to chord for many bars", () => {
+    const random = seeded(9);
+    const steps = [0, 2, 4, 5, 7, 9, 11];
+    const keyAt = (step: number): number => 48 + 12 * Math.floor(step / 7) + steps[((step % 7) + 7) % 7]!;
+    const keys = Array.from({ length: 40 }, () => random.whole(-4, 2)).flatMap((bass) =>
+      [0, 4, 2, 4].map((step) => keyAt(bass + step)),
+    );
+    const study = studyOfKeys(keys, "left");
+    const figures = figuresOf(study);
+    const memories = memoriesOf(study, figures, "alike");
+    expect(memories.length).toBeGreaterThan(10);
+    const [found] = drain(solving(latticesOf(study), { memories }, 1));
+    expect(found!.exact).toBe(true);
   });
 
   it("keep pins, and leave loose what is pinned to two fingers", () => {

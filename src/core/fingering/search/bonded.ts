@@ -1,19 +1,24 @@
 import { drain } from "../../drain";
 import { FINGERS, type Finger } from "../../hand/finger";
 import type { Digits } from "../study/fingering";
+import { Balance } from "./balance";
 import type { Lattice } from "./lattice";
 import { mergeBest, type Costed } from "./merge";
 import { openTo, searching, type PathFound, type Progress } from "./search";
+import { EQUAL, searchAgain, type Searched } from "./search-again";
 import type { Terms } from "./terms";
 import { decide, priceBroken, type Place, type Tie } from "./ties";
 
 /** Some ties already decided, and the best that can be done around them with every other one left loose. */
 interface Branch {
   readonly terms: readonly Terms[];
+  /** Strain moved between the strokes of loose ties. */
+  readonly balance: Balance;
+  readonly searched: readonly Searched[];
   readonly bests: readonly PathFound[];
-  /** Strain of the best, with what decided memories cost; no more than of anything that keeps to what is decided. */
+  /** Strain of the best, with what decided memories cost and what is moved; no more than of anything that keeps to what is decided. */
   readonly total: number;
-  /** The same with what the loose memories cost; Infinity where a bond is broken that could be kept. */
+  /** Strain of the best and what decided memories and the loose ones cost; Infinity where a bond is broken that could be kept. */
   readonly price: number;
   readonly decided: ReadonlySet<Tie>;
 }
@@ -24,14 +29,20 @@ export interface Bonded {
   readonly exact: boolean;
 }
 
-/** Onsets searched, again and again, after which the exact way is given up for the best that was found. */
+/**
+ * Onsets searched, again and again, after which the exact way is given up for the best that was found; each search counts for a
+ * part of its line besides, for what lies beside it.
+ */
 const MOST_ONSETS = 200_000;
-/** Strains closer than this count as equal. */
-const EQUAL = 1e-9;
+const BESIDE = 1 / 4;
+/** How often strain is moved before the first branch is divided, and in each branch. */
+const ROUNDS_AT_FIRST = 60;
+const ROUNDS_A_BRANCH = 4;
 
 /**
  * The fingering of least strain and memory, exactly: branch and bound. Bonds are kept; a memory gives way where keeping
- * it strains more than it is worth. The search with ties left loose can only be cheaper, so it bounds every branch; the
+ * it strains more than it is worth. The search with ties left loose can only be cheaper, so it bounds every branch; strain is
+ * moved between the strokes of loose ties until it is as little cheaper as may be. The
  * cheapest branch is taken up first and divided by the finger of the tie whose breaking costs it most. The first branch
  * that breaks nothing, or the best so far when no branch is cheaper, is the answer. After MOST_ONSETS it is the best so
  * far, or where bonds stand against that the cheapest branch with every broken bond given the finger that most of its
@@ -47,41 +58,80 @@ export function* searchingBonded(
   ties: readonly Tie[],
   k: number,
 ): Generator<Progress, Bonded> {
-  const onsets = Math.max(1, ...lattices.map(({ task }) => task.line.onsets.length));
-  const branches: Branch[] = [branch(lattices, terms, ties, null, new Set())];
-  let least = branches[0]!;
-  for (let searches = 1; searches * onsets <= MOST_ONSETS;) {
-    yield { done: searches, of: searches + branches.length };
+  const sought = new Sought(lattices, ties);
+  const loose = Balance.of(
+    ties.filter((tie) => canHold(tie, lattices, terms).length > 0),
+    lattices,
+  );
+  const first = sought.branch(null, terms, new Set(), loose);
+  const branches: Branch[] = [yield* sought.balanced(first, ROUNDS_AT_FIRST)];
+  while (sought.onsets <= MOST_ONSETS) {
+    yield { done: sought.searches, of: sought.searches + branches.length };
     const best = branches.shift();
-    if (best === undefined || least.price <= best.total + EQUAL)
-      return { found: bestAround(least, ties, lattices, k), exact: true };
-    const tie = dearestBroken(best, ties, lattices)!;
+    const tie = best && sought.isCheaper(best) ? dearestBroken(best, ties, lattices) : undefined;
+    if (best === undefined || tie === undefined)
+      return { found: bestAround(sought.least!, ties, lattices, k), exact: true };
     for (const finger of canHold(tie, lattices, best.terms)) {
-      const given = decide(tie, finger, best.terms);
-      const next = branch(lattices, given, ties, best, new Set([...best.decided, tie]));
-      searches++;
-      if (next.price < least.price - EQUAL) least = next;
-      if (next.total < least.price - EQUAL) insert(branches, next);
+      const next = sought.divided(best, [tie], decide(tie, finger, best.terms));
+      const balanced = yield* sought.balanced(next, ROUNDS_A_BRANCH);
+      if (sought.isCheaper(balanced)) insert(branches, balanced);
     }
   }
-  const found = least.price === Infinity ? descended(branches[0] ?? least, ties, lattices) : least;
+  const { least } = sought;
+  const found = least!.price === Infinity ? descended(branches[0] ?? least!, sought) : least!;
   return { found: bestAround(found, ties, lattices, k), exact: false };
 }
 
-function branch(
-  lattices: readonly Lattice[],
-  terms: readonly Terms[],
-  ties: readonly Tie[],
-  from: Branch | null,
-  decided: ReadonlySet<Tie>,
-): Branch {
-  const bests = lattices.map((lattice, i) =>
-    from && from.terms[i] === terms[i] ? from.bests[i]! : drain(searching(lattice, terms[i]!, 1))[0]!,
-  );
-  const total = bests.reduce((sum, found) => sum + found.total, 0);
-  const loose = { terms, bests, total, price: 0, decided };
-  const broken = ties.reduce((sum, tie) => sum + priceIn(tie, loose, lattices), 0);
-  return { ...loose, price: total + broken };
+/** What has been found so far. */
+class Sought {
+  least: Branch | null = null;
+  searches = 0;
+  onsets = 0;
+
+  constructor(
+    readonly lattices: readonly Lattice[],
+    readonly ties: readonly Tie[],
+  ) {}
+
+  /** Whether a branch may hold something cheaper than the best so far. */
+  isCheaper({ total }: Branch): boolean {
+    return total < this.least!.price - EQUAL;
+  }
+
+  /** The best around what is decided, with strain moved as given between the strokes of what is not. */
+  branch(from: Branch | null, terms: readonly Terms[], decided: ReadonlySet<Tie>, balance: Balance): Branch {
+    const on = balance.on(terms);
+    const searched = this.lattices.map((lattice, i) => searchAgain(lattice, on[i]!, from && from.searched[i]!));
+    const bests = searched.map(({ best }) => best);
+    const total = bests.reduce((sum, found) => sum + found.total, 0);
+    const loose = { terms, balance, searched, bests, total, price: 0, decided };
+    const broken = this.ties.reduce((sum, tie) => sum + priceIn(tie, loose, this.lattices), 0);
+    const found = { ...loose, price: total - balance.onto(bests) + broken };
+    this.searches++;
+    searched.forEach(({ onsets }, i) => (this.onsets += onsets + BESIDE * this.lattices[i]!.task.line.onsets.length));
+    if (this.least === null || found.price < this.least.price - EQUAL) this.least = found;
+    return found;
+  }
+
+  /** A branch with some more ties decided. */
+  divided(from: Branch, ties: readonly Tie[], terms: readonly Terms[]): Branch {
+    const lost = this.ties.filter((tie) => tie.bound.length > 1 && canHold(tie, this.lattices, terms).length === 0);
+    const balance = from.balance.without(new Set([...ties, ...lost]));
+    return this.branch(from, terms, new Set([...from.decided, ...ties]), balance);
+  }
+
+  /** The same branch with strain moved between the strokes of its loose ties, some times or until nothing is left to move. */
+  *balanced(branch: Branch, rounds: number): Generator<Progress, Branch> {
+    let [best, at] = [branch, branch];
+    for (let round = 0; round < rounds && this.isCheaper(best) && this.onsets <= MOST_ONSETS; round++) {
+      const balance = at.balance.movedFor(at.bests);
+      if (balance === null) return best;
+      at = this.branch(at, at.terms, at.decided, balance);
+      if (at.total > best.total) best = at;
+      yield { done: this.searches, of: this.searches + 1 };
+    }
+    return best;
+  }
 }
 
 /** What a tie that is still loose costs a branch: 0 where it is kept, or where a bond cannot be. */
@@ -101,7 +151,8 @@ function dearestBroken(branch: Branch, ties: readonly Tie[], lattices: readonly 
 }
 
 /** Every bond that is broken and could be kept is given the finger that most of its strokes have. */
-function descended(from: Branch, ties: readonly Tie[], lattices: readonly Lattice[]): Branch {
+function descended(from: Branch, sought: Sought): Branch {
+  const { ties, lattices } = sought;
   let at = from;
   for (;;) {
     const broken = ties.filter((tie) => priceIn(tie, at, lattices) === Infinity);
@@ -112,7 +163,7 @@ function descended(from: Branch, ties: readonly Tie[], lattices: readonly Lattic
       const open = canHold(tie, lattices, terms);
       if (open.length > 0) terms = decide(tie, commonest(tie.bound, at, open), terms);
     }
-    at = branch(lattices, terms, ties, at, new Set([...at.decided, ...broken]));
+    at = sought.divided(at, broken, terms);
   }
 }
 

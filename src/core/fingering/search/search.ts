@@ -38,26 +38,44 @@ export function* searching(lattice: Lattice, terms: Terms, k: number): Generator
   const trail: Trail[] = [];
   let [ways, spare]: [Ways | null, Ways | null] = [null, null];
   for (const { index } of line.onsets) {
-    const layer = lattice.layer(index);
-    const open = openTo(terms, layer, line.onsets[index]!);
+    const now = waysOn(lattice, terms, index, ways, k, spare);
     // Fingers in natural order cannot do what is pinned: the lattice of these very pins can.
-    if (open === null) {
+    if (now === null) {
       const forced = latticeOf(lattice.task, terms.pins);
       return yield* searching(forced, { ...terms, pins: new Int8Array(terms.pins.length) }, k);
     }
-    const prior = index === 0 ? null : { layer: lattice.layer(index - 1), ways: ways! };
-    const shut = prior && shutSteps(terms, prior.layer, layer, line.onsets[index]!, lattice);
-    const added = addedTo(terms, terms.dearer ? layer.candidates : [], line.onsets[index]!);
-    const stay = terms.stays.get(index) ?? null;
-    let now = waysTo(layer, { open, shut, added, stay }, prior, k, spare);
-    // Where the conditions on steps leave no way on, they give way here.
-    if (shut && now.counts.every((count) => count === 0))
-      now = waysTo(layer, { open, shut: null, added, stay }, prior, k, null);
     trail.push({ back: now.back, staying: now.staying });
     [spare, ways] = [ways, now];
     yield { done: index + 1, of: line.onsets.length };
   }
   return ways === null ? [{ total: 0, digits: new Int8Array(0) }] : trace(lattice, trail, ways, k);
+}
+
+/**
+ * The ways to an onset from those to the one before; null where no candidate keeps to the pins.
+ * @param before null for the first onset
+ * @param spare ways no longer needed, which may be written over
+ */
+export function waysOn(
+  lattice: Lattice,
+  terms: Terms,
+  index: number,
+  before: Ways | null,
+  k: number,
+  spare: Ways | null,
+): Ways | null {
+  const layer = lattice.layer(index);
+  const onset = lattice.task.line.onsets[index]!;
+  const open = openTo(terms, layer, onset);
+  if (open === null) return null;
+  const prior = before && { layer: lattice.layer(index - 1), ways: before };
+  const shut = prior && shutSteps(terms, prior.layer, layer, onset, lattice);
+  const added = addedTo(terms, layer, onset);
+  const stay = terms.stays.get(index) ?? null;
+  const ways = waysTo(layer, { open, shut, added, stay }, prior, k, spare);
+  // Where the conditions on steps leave no way on, they give way here.
+  const isStuck = shut !== null && ways.counts.every((count) => count === 0);
+  return isStuck ? waysTo(layer, { open, shut: null, added, stay }, prior, k, null) : ways;
 }
 
 /** The same of a task, around some pins, without stopping. */
@@ -96,9 +114,10 @@ function isFourthAndFifth(before: readonly Press[], now: readonly Press[]): bool
 }
 
 /** What is kept of the ways to a layer, to find back by. */
-type Trail = Pick<Ways, "back" | "staying">;
+export type Trail = Pick<Ways, "back" | "staying">;
 
-function trace(lattice: Lattice, trail: readonly Trail[], last: Ways, k: number): readonly PathFound[] {
+/** The k cheapest of the last ways, with the digits that led to each. */
+export function trace(lattice: Lattice, trail: readonly Trail[], last: Ways, k: number): readonly PathFound[] {
   const ends: { total: number; way: number }[] = [];
   last.counts.forEach((count, state) => {
     for (let way = state * k; way < state * k + count; way++) ends.push({ total: last.totals[way]!, way });

@@ -2,6 +2,7 @@ import { isBlack } from "../../keyboard/pitch";
 import type { Line, Onset } from "../../passage/line";
 import type { Candidate, PinnedDigits } from "../frames/candidates";
 import type { Conditions } from "./conditions";
+import type { Layer } from "./layer";
 import { staysOn, type StayAt } from "./staying";
 import type { Digits, Fingering } from "../study/fingering";
 import type { Finger } from "../../hand/finger";
@@ -16,11 +17,14 @@ export interface Terms {
   readonly mustHold: Uint8Array;
   readonly anyMustHold: boolean;
   readonly noFourthAndFifth: boolean;
-  /** Strain added where a stroke is played by some finger, by Stroke.index and then by finger, 1 to 5: by digits that stand, and see search/bonded. */
-  readonly dearer?: ReadonlyMap<number, Float64Array>;
+  /** Strain added where a stroke is played by some finger, at BY_FINGER times Stroke.index and the finger: by digits that stand, and see search/bonded. */
+  readonly dearer?: Float64Array;
   /** What stays ask, by Onset.index. */
   readonly stays: ReadonlyMap<number, StayAt>;
 }
+
+/** Places a stroke has in a list by stroke and finger: one a finger, 1 to 5, and one unused before. */
+export const BY_FINGER = 6;
 
 /** Pins alone. */
 export function pinsOnly(pins: PinnedDigits): Terms {
@@ -55,28 +59,34 @@ export function termsOf(line: Line, conditions: Conditions): Terms {
 }
 
 /** What another finger costs on each stroke that has a digit. */
-function dearerThan(line: Line, { digits, worth }: NonNullable<Conditions["standing"]>): Map<number, Float64Array> {
-  const dearer = new Map<number, Float64Array>();
+function dearerThan(line: Line, { digits, worth }: NonNullable<Conditions["standing"]>): Float64Array {
+  const dearer = new Float64Array(line.strokes.length * BY_FINGER);
   digitsOf(line, digits).forEach((digit, stroke) => {
-    if (digit === 0) return;
-    dearer.set(
-      stroke,
-      Float64Array.from({ length: 6 }, (_, finger) => (finger === 0 || finger === digit ? 0 : worth)),
-    );
+    if (digit !== 0) makeOthersDearer(dearer, stroke, digit, worth);
   });
   return dearer;
+}
+
+/** Adds strain where a stroke is played by another finger. */
+export function makeOthersDearer(dearer: Float64Array, stroke: number, finger: number, by: number): void {
+  for (let other = 1; other < BY_FINGER; other++) if (other !== finger) dearer[stroke * BY_FINGER + other]! += by;
 }
 
 function bits(fingers: readonly Finger[]): number {
   return fingers.reduce((mask, finger) => mask | (1 << finger), 0);
 }
 
-/** Strain that the terms add to each candidate of an onset; null where they add none. */
-export function addedTo({ dearer }: Terms, candidates: readonly Candidate[], { struck }: Onset): Float64Array | null {
-  if (dearer === undefined || !struck.some(({ index }) => dearer.has(index))) return null;
-  return Float64Array.from(candidates, (candidate) =>
-    candidate.struck.reduce((sum, { finger, stroke }) => sum + (dearer.get(stroke.index)?.[finger] ?? 0), 0),
+/** Strain that the terms add to each candidate of an onset in a layer; null where they add none. */
+export function addedTo({ dearer }: Terms, layer: Layer, { struck }: Onset): Float64Array | null {
+  if (dearer === undefined || !struck.some(({ index }) => hasAny(dearer, index))) return null;
+  return Float64Array.from(layer.candidates, (candidate) =>
+    candidate.struck.reduce((sum, { finger, stroke }) => sum + dearer[stroke.index * BY_FINGER + finger]!, 0),
   );
+}
+
+function hasAny(dearer: Float64Array, stroke: number): boolean {
+  for (let at = stroke * BY_FINGER; at < (stroke + 1) * BY_FINGER; at++) if (dearer[at] !== 0) return true;
+  return false;
 }
 
 /** Whether a candidate plays every pinned stroke of its onset with the pinned finger. */

@@ -3,7 +3,7 @@ import type { NoteId } from "../../passage/note";
 import type { Conditions } from "./conditions";
 import type { Lattice } from "./lattice";
 import type { PathFound } from "./search";
-import type { Terms } from "./terms";
+import { BY_FINGER, makeOthersDearer, type Terms } from "./terms";
 
 /** A stroke by its line, in the order of the lattices, and its place in that. */
 export interface Place {
@@ -58,20 +58,16 @@ export function decide({ bound, remembered }: Tie, finger: Finger, terms: readon
   return terms.map((of, line) => {
     const isHere = (place: Place): boolean => place.line === line;
     const pinned = bound.filter((place) => isHere(place) && of.pins[place.stroke] !== finger);
-    const dearer = remembered.filter(isHere);
-    if (pinned.length + dearer.length === 0) return of;
+    const others = remembered.filter(isHere);
+    if (pinned.length + others.length === 0) return of;
     const pins = Int8Array.from(of.pins);
     for (const { stroke } of pinned) pins[stroke] = finger;
-    return { ...of, pins, ...(dearer.length > 0 ? { dearer: withDearer(of, dearer, finger) } : {}) };
+    return { ...of, pins, ...(others.length > 0 ? { dearer: withDearer(of, others, finger) } : {}) };
   });
 }
 
-function withDearer({ dearer }: Terms, remembered: Tie["remembered"], finger: Finger): Map<number, Float64Array> {
-  const next = new Map(dearer);
-  for (const { stroke, worth } of remembered) {
-    const by = Float64Array.from(next.get(stroke) ?? new Float64Array(6));
-    for (let other = 1; other <= 5; other++) if (other !== finger) by[other]! += worth;
-    next.set(stroke, by);
-  }
+function withDearer({ dearer, pins }: Terms, remembered: Tie["remembered"], finger: Finger): Float64Array {
+  const next = dearer ? Float64Array.from(dearer) : new Float64Array(pins.length * BY_FINGER);
+  for (const { stroke, worth } of remembered) makeOthersDearer(next, stroke, finger, worth);
   return next;
 }
