@@ -1,8 +1,8 @@
-import { bestFingerings, fingering, latticesOf, type Study } from "@/core/fingering/study/study";
+import { bestFingerings, fingering, latticesOf, type Solved, type Study } from "@/core/fingering/study/study";
 import { drain } from "@/core/drain";
 import type { Pins } from "@/core/fingering/study/fingering";
 import { handOfRulerSpan } from "@/core/hand/hand";
-import { FINGERS } from "@/core/hand/finger";
+import { FINGERS, type Side } from "@/core/hand/finger";
 import { FULL_SIZE } from "@/core/keyboard/instrument";
 import { pitch } from "@/core/keyboard/pitch";
 import type { Note, NoteId } from "@/core/passage/note";
@@ -14,6 +14,8 @@ import { barsOf, surveying, type SurveyData } from "@/core/reach/survey";
 import { beats } from "@/core/time/beats";
 import { passageOfKeys } from "@/core/passage/of-keys";
 import { figuresOf } from "@/core/figures/find";
+import { bestLeaning } from "@/core/options/leaning-study";
+import { balanced } from "@/core/options/leanings/balanced";
 import { offering } from "@/core/options/offering";
 import { planOf } from "@/core/motion/plan/plan";
 import { share } from "@/core/options/sharing/sharing";
@@ -27,9 +29,9 @@ import { seeded, type Seeded } from "../tests/support/seeded";
 const MIDDLE = 205;
 const LOOKUPS = 125;
 
-function study(keys: readonly (number | readonly number[])[]): Study {
+function study(keys: readonly (number | readonly number[])[], side: Side = "right"): Study {
   return {
-    passage: passageOfKeys(keys, "1/4", "right"),
+    passage: passageOfKeys(keys, "1/4", side),
     hands: { right: handOfRulerSpan("right", MIDDLE), left: handOfRulerSpan("left", MIDDLE) },
     instrument: FULL_SIZE,
     manner: { tempo: 96, touch: "legato", pedal: false },
@@ -43,6 +45,26 @@ function line(random: Seeded, notes: number): number[] {
     { length: notes },
     () => (key = Math.min(88, Math.max(45, key + random.pick([-4, -3, -2, -1, 1, 2, 3, 4, 5, -5, 7, -7])))),
   );
+}
+
+/** The white key of a step, counted from C 3. */
+function white(step: number): number {
+  return 48 + 12 * Math.floor(step / 7) + [0, 2, 4, 5, 7, 9, 11][((step % 7) + 7) % 7]!;
+}
+
+/** Chords broken one after another in one order. */
+function accompaniment(random: Seeded, notes: number): number[] {
+  return Array.from({ length: notes / 4 }, () => {
+    const bass = random.whole(-4, 2);
+    const chord = [bass, bass + random.whole(2, 3), bass + random.whole(4, 5)];
+    return [0, 2, 1, 2].map((place) => white(chord[place]!));
+  }).flat();
+}
+
+/** A line that goes by steps and thirds and turns as it likes. */
+function bySteps(random: Seeded, notes: number): number[] {
+  let step = 0;
+  return Array.from({ length: notes }, () => white((step = Math.min(12, Math.max(-7, step + random.whole(-2, 2))))));
 }
 
 /** Four-note chords within an octave. */
@@ -208,6 +230,14 @@ const figures = median(9, () => void figuresOf(passage));
 row("figures that return in a 64-note passage", `${figures.toFixed(1)} ms`);
 const offers = median(5, () => void drain(offering(passage, {}, 5)));
 row("5 distinct options of a 64-note passage, leanings among them", `${offers.toFixed(0)} ms`);
+for (const [what, keys] of [
+  ["an accompaniment from chord to chord", accompaniment(random, 480)],
+  ["a line by steps", bySteps(random, 480)],
+] as const) {
+  let exact = true;
+  const tied = median(3, () => ([{ exact }] = bestLeaning(study(keys, "left"), balanced, {}, 1) as [Solved]));
+  row(`${what} of 480 notes, with all it remembers`, `${tied.toFixed(0)} ms${exact ? "" : ", not to the end"}`);
+}
 row("the 5 best of a 64-note passage", `${median(11, () => void bestFingerings(passage, {}, 5)).toFixed(1)} ms`);
 row("the 40 best of a 64-note passage", `${median(5, () => void bestFingerings(passage, {}, 40)).toFixed(1)} ms`);
 
