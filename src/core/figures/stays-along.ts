@@ -1,7 +1,6 @@
 import type { Stay } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
-import { groupsInOrder } from "../passage/groups";
 import type { Line } from "../passage/line";
 import { isMovedAlong, type Figure } from "./figure";
 import { onsetsOf, type Range } from "./range";
@@ -31,7 +30,7 @@ export function staysAlong(
       for (let index = first; index <= last; index++) taken.add(index);
     };
     for (const { keys } of stays) take(rangeOf(keys.flat()));
-    return [...partsOf(figures, line), ...groupsInOrder(line.onsets)].flatMap((range): Stay[] => {
+    return [...partsOf(figures, line), ...line.groups].flatMap((range): Stay[] => {
       if (!isUnderTheHand(task, range, taken)) return [];
       take(range);
       return [{ keys: keysFrom(line, range.first, range.last + 1), worth }];

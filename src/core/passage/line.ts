@@ -64,6 +64,8 @@ export interface Line {
   readonly side: Side;
   readonly onsets: readonly Onset[];
   readonly strokes: readonly Stroke[];
+  /** Groups in order, from left to right: broken chords one after another. */
+  readonly groups: readonly Group[];
 }
 
 /**
@@ -71,13 +73,13 @@ export interface Line {
  * earlier stroke. Notes of one pitch at one onset become one stroke, held for the longest of them.
  */
 export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
-  const groups = groupByOnset(inOrder(playedNotes(passage)).filter((note) => handOf(note, passage) === side));
+  const byOnset = groupByOnset(inOrder(playedNotes(passage)).filter((note) => handOf(note, passage) === side));
   const tune = tuneOf(passage);
   const strokes: Stroke[] = [];
   const sounding = new Map<Pitch, number>();
-  const starts = groups.map((_, index) => startMs(groups, index, manner.tempo));
-  const onsets = groups.map((group, index): Onset => {
-    const struck = unisons(group).map((notes): Stroke => {
+  const starts = byOnset.map((_, index) => startMs(byOnset, index, manner.tempo));
+  const onsets = byOnset.map((together, index): Onset => {
+    const struck = unisons(together).map((notes): Stroke => {
       const key = notes[0]!.pitch;
       const before = sounding.get(key);
       if (before !== undefined) strokes[before] = cut(strokes[before]!, index, starts);
@@ -88,7 +90,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
         key,
         spelled: spelledName(notes[0]!),
         onset: index,
-        until: notes.every((n) => n.rolled?.caught) ? index + 1 : releaseOnset(groups, index, longest),
+        until: notes.every((n) => n.rolled?.caught) ? index + 1 : releaseOnset(byOnset, index, longest),
         index: strokes.length,
         ms: starts[index]!,
         soundsMs: soundingMs(notes, longest, manner),
@@ -98,7 +100,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       });
       return strokes.at(-1)!;
     });
-    const { onset: at, grace, bar, beat } = group[0]!;
+    const { onset: at, grace, bar, beat } = together[0]!;
     const counted = barAt(passage.bars ?? [], at);
     return {
       index,
@@ -106,27 +108,21 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       bar,
       beat,
       metre: counted.metre,
-      pulse: isBesideBeat(group[0]!) ? "between" : pulseIn(counted, at),
+      pulse: isBesideBeat(together[0]!) ? "between" : pulseIn(counted, at),
       grace,
       ms: starts[index]!,
       gap: index === 0 ? Infinity : gapBetween(starts[index - 1]!, starts[index]!),
       struck,
-      swept: isSwept(groups, index),
+      swept: isSwept(byOnset, index),
       anew: false,
-      last: index === groups.length - 1,
+      last: index === byOnset.length - 1,
       sign: "",
     };
   });
-  const anew = setDownAnew(onsets);
-  const done = onsets.map((onset, i) => finished({ ...onset, anew: anew.has(i) }, strokes, onsets[i + 1]));
-  return { side, onsets: done, strokes };
-}
-
-/** Where a group in order follows another. */
-function setDownAnew(onsets: readonly Onset[]): ReadonlySet<number> {
   const groups = groupsInOrder(onsets);
-  const follows = ({ first }: Group, i: number): boolean => i > 0 && groups[i - 1]!.last === first - 1;
-  return new Set(groups.filter(follows).map(({ first }) => first));
+  const anew = new Set(groups.filter(({ first }, i) => groups[i - 1]?.last === first - 1).map(({ first }) => first));
+  const done = onsets.map((onset, i) => finished({ ...onset, anew: anew.has(i) }, strokes, onsets[i + 1]));
+  return { side, onsets: done, strokes, groups };
 }
 
 /** Whether a note is played before or after the place it is written at. */
