@@ -66,7 +66,7 @@ test("another edition stands beside the others", async ({ page }) => {
   const picker = page.getByLabel("File with another fingering of this passage");
   await picker.setInputFiles({ ...file, buffer: Buffer.from(bytes(scoreXml([bar(FIGURE, 3), bar(UP)]))) });
   await expect(page.getByRole("radio", { name: /^Option [A-Z], the edition, strain/ })).toBeChecked();
-  await expect(page.getByText("1 digits taken over.")).toBeVisible();
+  await expect(page.getByText("1 digit taken over.")).toBeVisible();
   const card = await page.getByRole("radio", { name: /the edition/ }).getAttribute("aria-label");
   const name = /^Option ([A-Z])/.exec(card!)![1]!;
   expect((await digitsShown(page, name))["b1-s1-v1-n1"]).toBe("3");

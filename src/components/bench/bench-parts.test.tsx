@@ -198,7 +198,7 @@ describe("two versions of one option", () => {
     };
     const [onTheirs, onMine] = [jest.fn(), jest.fn()];
     render(<OutdatedDialog outdated={{ theirs, mine }} notes={notes} onTheirs={onTheirs} onMine={onMine} />);
-    expect(screen.getByRole("alertdialog")).toHaveTextContent("the 3 notes on which they differ");
+    expect(screen.getByRole("alertdialog")).toHaveTextContent("where they differ, on 3 notes, is marked");
     expect(screen.getByText("There, version 7")).toBeInTheDocument();
     await userEvent.click(screen.getByRole("button", { name: "Keep the one here" }));
     await userEvent.click(screen.getByRole("button", { name: "Go on from the one there" }));

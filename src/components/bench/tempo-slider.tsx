@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import { Slider } from "radix-ui";
 import { toast } from "sonner";
 import { differences } from "@/core/fingering/study/fingering";
@@ -68,7 +69,7 @@ export function BestAtTempo({ passageId, inHand, asked, onOptions }: Props) {
         <>
           {" "}
           Another would strain {strainText(easier.strain)}, with other fingers than {least.option.name} on{" "}
-          {differences(asked, easier.fingering, least.option.digits).length} notes.{" "}
+          {counted(differences(asked, easier.fingering, least.option.digits).length, "note")}.{" "}
           <TextButton
             disabled={busy}
             onClick={() => {

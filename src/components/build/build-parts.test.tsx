@@ -15,8 +15,7 @@ jest.mock("@/worker/clients", () => ({
   fingeringWorker: () => ({ share: (asked: unknown) => share(asked) as unknown, stop: jest.fn() }),
 }));
 jest.mock("comlink", () => ({ proxy: (value: unknown) => value }));
-const toast = jest.fn();
-jest.mock("sonner", () => ({ toast: (text: string) => toast(text) as unknown }));
+jest.mock("sonner", () => ({ toast: { error: jest.fn() } }));
 
 import { FiguresList } from "./figures-list";
 import { PositionsList } from "./positions-list";
@@ -263,7 +262,12 @@ describe("shared hands", () => {
     await userEvent.click(screen.getByRole("button", { name: "Share out" }));
     await waitFor(() => expect(onTaken).toHaveBeenCalledWith({ n1: "left" }));
     expect(share).toHaveBeenCalledWith({ ...sharing, marked: [] });
-    expect(toast).toHaveBeenCalledWith(expect.stringMatching(/1 notes change hands. The passage is long/));
+    expect(screen.getByRole("status")).toHaveTextContent(/The passage is long: a better way may exist/);
+  });
+
+  it("say how many notes are in the other hand", () => {
+    form({ taken: { n1: "left" } });
+    expect(screen.getByRole("status")).toHaveTextContent("In the other hand, bracketed in the score: 1 note.");
   });
 
   it("need a note marked where only marked ones may change, and go back to as written", async () => {

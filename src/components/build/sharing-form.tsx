@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import { toast } from "sonner";
+import { counted } from "@/core/counted";
 import type { SharingWishes } from "@/core/options/sharing/wishes";
 import type { FingeringWishes } from "@/core/options/asked/wishes";
 import type { NoteId } from "@/core/passage/note";
@@ -33,10 +34,20 @@ const EASIER: readonly (readonly [NonNullable<SharingWishes["easier"]>, string])
   ["leaps", "Leaps"],
 ];
 
+/** How the sharing out of a moment ago came out. */
+type Outcome = "best" | "best so far";
+
+function standingText(count: number, outcome: Outcome | null): string {
+  const other = `In the other hand, bracketed in the score: ${counted(count, "note")}.`;
+  const asWritten = outcome ? "As written lies best." : "Every note is in the hand it is written for.";
+  const more = outcome === "best so far" ? " The passage is long: a better way may exist." : "";
+  return `${count === 0 ? asWritten : other}${more}`;
+}
+
 /** Which notes may change hands, what the player finds easier, and the sharing out itself. */
 export function SharingForm({ sharing, marked, note, taken, onSharing, onMark, onTaken }: Props) {
   const [share, setShare] = useState<number | null>(null);
-  const count = Object.keys(taken).length;
+  const [outcome, setOutcome] = useState<Outcome | null>(null);
   const shareOut = async (): Promise<void> => {
     setShare(0);
     const progress = telling(({ done, of }: { done: number; of: number }) => setShare(done / of));
@@ -47,9 +58,7 @@ export function SharingForm({ sharing, marked, note, taken, onSharing, onMark, o
     if (answer === null) toast.error("The sharing out broke off. Nothing was changed.");
     else if (!answer.stopped) {
       await onTaken(answer.found.taken);
-      const moved = Object.keys(answer.found.taken).length;
-      const exact = answer.found.exact ? "" : " The passage is long: a better way may exist.";
-      toast(`${moved === 0 ? "As written lies best." : `${moved} notes change hands.`}${exact}`);
+      setOutcome(answer.found.exact ? "best" : "best so far");
     }
     setShare(null);
   };
@@ -87,14 +96,18 @@ export function SharingForm({ sharing, marked, note, taken, onSharing, onMark, o
           {share === null ? "Share out" : `${Math.round(100 * share)} of 100`}
         </Button>
         {share !== null && <Button onClick={() => void fingeringWorker().stop("sharing")}>Stop</Button>}
-        <Button disabled={count === 0} onClick={() => void onTaken({})}>
+        <Button
+          disabled={Object.keys(taken).length === 0}
+          onClick={() => {
+            setOutcome(null);
+            void onTaken({});
+          }}
+        >
           As written
         </Button>
       </div>
-      <p className="text-soft">
-        {count === 0
-          ? "Every note is in the hand it is written for."
-          : `${count} notes are in the other hand, bracketed in the score.`}
+      <p role="status" className="text-soft">
+        {standingText(Object.keys(taken).length, outcome)}
       </p>
     </div>
   );

@@ -1,3 +1,4 @@
+import { counted } from "@/core/counted";
 import { format, parseISO } from "date-fns";
 import Link from "next/link";
 import type { BlockData, DiaryDay, DiaryNoteData, TakesOfDay } from "@/server/types";
@@ -20,7 +21,7 @@ export function DiaryDayEntry({ day: { day, blocks, takes, decided, notes, minut
     <section aria-label={format(parseISO(day), "d MMMM yyyy")} className="mt-5 break-inside-avoid">
       <h2 className="flex items-baseline gap-3 border-b border-hairline font-serif text-xl">
         {format(parseISO(day), "EEEE d MMMM yyyy")}
-        {minutes > 0 && <span className="text-sm text-soft">{minutes} minutes</span>}
+        {minutes > 0 && <span className="text-sm text-soft">{counted(minutes, "minute")}</span>}
       </h2>
       <ul>
         {decided.map((one, i) => (

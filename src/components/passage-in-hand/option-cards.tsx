@@ -1,7 +1,7 @@
 import { ToggleGroup } from "radix-ui";
 import { leaningById } from "@/core/options/leanings";
 import type { MeritFound } from "@/core/merits";
-import { counted } from "@/core/merits/merit";
+import { counted } from "@/core/counted";
 import type { Judged } from "@/core/fingering/study/study";
 import type { OptionData } from "@/server/types";
 import { TONE_COLOUR, toneOf, strainText } from "../strain";

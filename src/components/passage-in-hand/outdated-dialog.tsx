@@ -1,3 +1,4 @@
+import { counted } from "@/core/counted";
 import { differences } from "@/core/fingering/study/fingering";
 import type { NoteId } from "@/core/passage/note";
 import { EitherDialog } from "../keeping/either-dialog";
@@ -20,7 +21,7 @@ export function OutdatedDialog({
   return (
     <EitherDialog
       title={`Option ${theirs.name} was changed in another window`}
-      description={`Both versions are shown, with the ${differing.size} notes on which they differ marked. Neither is lost: the one you leave stays in the history.`}
+      description={`Both versions are shown, and where they differ, on ${counted(differing.size, "note")}, is marked. Neither is lost: the one you leave stays in the history.`}
       wide
       onTheirs={onTheirs}
       onMine={onMine}

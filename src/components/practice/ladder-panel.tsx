@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import { format, parseISO } from "date-fns";
 import { clickAt, NOTCHES, type Notch } from "@/core/practice/ladder";
 import type { Day } from "@/core/time/days";
@@ -62,14 +63,16 @@ function WayToConcert({ ladder: { way, target, lastChange } }: { readonly ladder
       <summary className="min-h-11 cursor-pointer py-2.5 underline">The way to the concert</summary>
       <p>
         {way.reaches
-          ? `♩ = ${Math.round(target)} can be there in ${way.on.length} days of practice`
+          ? `♩ = ${Math.round(target)} can be there in ${counted(way.on.length, "day")} of practice`
           : `At this rate it comes to ♩ = ${Math.round(way.instead!.tempo)} by then, not to ${Math.round(target)}`}
         {`, at ${gain} a day${way.isOwnGain ? ", your own gain so far" : " (a starting value until your own is known)"}.`}
       </p>
       {way.instead && (
         <p>
           What else there is: ♩ = {Math.round(way.instead.tempo)} as the target; an easier option on the Bench;{" "}
-          {Number.isFinite(way.instead.days) ? `or ${way.instead.days} days of practice.` : "or another fingering."}
+          {Number.isFinite(way.instead.days)
+            ? `or ${counted(way.instead.days, "day")} of practice.`
+            : "or another fingering."}
         </p>
       )}
       {lastChange && <p>{changeSaid(lastChange, way.on[0]!)}</p>}
@@ -80,7 +83,7 @@ function WayToConcert({ ladder: { way, target, lastChange } }: { readonly ladder
           </li>
         ))}
       </ol>
-      {way.on.length > SHOWN && <p className="text-soft">And {way.on.length - SHOWN} days more.</p>}
+      {way.on.length > SHOWN && <p className="text-soft">And {counted(way.on.length - SHOWN, "day")} more.</p>}
     </details>
   );
 }

@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useRouter } from "next/navigation";
 import { useEffect, useState, type FormEvent } from "react";
@@ -23,7 +24,7 @@ function formSchema(bars: number) {
     .number({ error: "Say the bar as a number." })
     .int("Bars are whole numbers.")
     .min(1, "The first bar is 1.")
-    .max(bars, `The piece has ${bars} bars.`);
+    .max(bars, `The piece has ${counted(bars, "bar")}.`);
   return z
     .object({
       title: z.string().trim().min(1, "Give the passage a name."),

@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import Link from "next/link";
 import { useState } from "react";
 import { toast } from "sonner";
@@ -107,7 +108,7 @@ function AtBar({ bar, passages }: { readonly bar: BarMapped; readonly passages: 
             <Link href={`/bench/${passages[i]!.id}?aside=trials`} className="underline hover:text-velvet">
               {passages[i]!.title}
             </Link>
-            , {passages[i]!.takes} takes
+            , {counted(passages[i]!.takes, "take")}
           </li>
         ))}
       </ul>

@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import { parseAsFloat, useQueryState } from "nuqs";
 import { Progress } from "radix-ui";
 import { pitchName, type Pitch } from "@/core/keyboard/pitch";
@@ -85,7 +86,9 @@ function Working({ done, of, onStop }: { done: number; of: number; onStop: () =>
       >
         <Progress.Indicator className="h-full bg-velvet" style={{ width: `${of === 0 ? 0 : (100 * done) / of}%` }} />
       </Progress.Root>
-      <span className="w-40">{of === 0 ? "Reading the piece…" : `${Math.ceil(done / 2)} of ${of / 2} bars`}</span>
+      <span className="w-40">
+        {of === 0 ? "Reading the piece…" : `${Math.ceil(done / 2)} of ${counted(of / 2, "bar")}`}
+      </span>
       <Button onClick={onStop}>Stop</Button>
     </div>
   );

@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import { ArrowLeft, ArrowRight } from "lucide-react";
 import dynamic from "next/dynamic";
 import Link from "next/link";
@@ -164,7 +165,7 @@ function Differences({ names, count, of, onJump }: DifferencesProps) {
       <p>
         {count === 0
           ? "They are the same on every note."
-          : `They differ on ${count} of ${of} notes, marked with a box. From the notes outwards: ${names.join(", ")}.`}
+          : `They differ on ${count} of ${counted(of, "note")}, marked with a box. From the notes outwards: ${names.join(", ")}.`}
       </p>
       <span className="ml-auto flex gap-1">
         <Button onClick={() => onJump(-1)} disabled={count === 0} aria-label="Difference before">

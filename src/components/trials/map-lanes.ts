@@ -1,3 +1,4 @@
+import { counted } from "@/core/counted";
 import type { TrialMap } from "@/core/trials/map";
 import type { LaneSeries } from "../score/plan/lane";
 import type { DrawnLane } from "../score/plan/plan-lanes";
@@ -32,5 +33,5 @@ function series(
 }
 
 function faultWords(faults: number, takes: number): string {
-  return faults === 0 ? `no fault in ${takes} takes` : `${Math.round(faults * takes)} faults in ${takes} takes`;
+  return `${faults === 0 ? "no fault" : counted(faults * takes, "fault")} in ${counted(takes, "take")}`;
 }

@@ -1,3 +1,4 @@
+import { counted } from "@/core/counted";
 import { placeText } from "@/core/passage/place";
 import type { NoteId } from "@/core/passage/note";
 import { againstPrediction } from "@/core/trials/against-prediction";
@@ -35,7 +36,7 @@ export function MapPanel({ map, steps, isDrawn, onDraw, onGo, note, takes, onLoo
     <section aria-label="Prediction and takes">
       <h2 className="font-serif text-lg">Predicted and played</h2>
       <p className="text-sm">
-        Over {map.takes} takes strain and faults {agree(faults)}
+        Over {counted(map.takes, "take")} strain and faults {agree(faults)}
         {late === null ? "" : `; strain and lateness ${agree(late)}`}
         {tension === null ? "" : `; strain and tension ${agree(tension)}`}.
       </p>

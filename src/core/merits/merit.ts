@@ -59,8 +59,3 @@ export function fingered(study: Study, judged: Judged, figures: readonly Figure[
     plan: () => (plan ??= planOf(study, judged.fingering)),
   };
 }
-
-/** "1 pass", "3 passes". */
-export function counted(amount: number, one: string, many: string): string {
-  return `${Math.round(amount)} ${Math.round(amount) === 1 ? one : many}`;
-}

@@ -1,5 +1,6 @@
 import type { JoinKind } from "../fingering/explain/positions";
-import { counted, type Fingered, type Merit, type MeritFound } from "./merit";
+import { counted } from "../counted";
+import type { Fingered, Merit, MeritFound } from "./merit";
 
 /** How often a hand goes to another position. */
 export const moves: Merit = {

@@ -1,5 +1,6 @@
 import { trapsOf } from "../figures/traps";
-import { counted, type Merit } from "./merit";
+import { counted } from "../counted";
+import type { Merit } from "./merit";
 
 /** Returns that differ from their figure by one finger: easily swapped on stage. */
 export const traps: Merit = {

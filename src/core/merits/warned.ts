@@ -1,4 +1,5 @@
-import { counted, type Merit } from "./merit";
+import { counted } from "../counted";
+import type { Merit } from "./merit";
 
 /** Places that the plan warns of; the dearest is named. */
 export const warned: Merit = {

@@ -1,3 +1,4 @@
+import { counted } from "@/core/counted";
 import type { MidiData } from "midi-file";
 import { isOnKeyboard } from "@/core/keyboard/pitch";
 import { SUSTAIN, type KeyStruck, type PedalMoved, type Take } from "@/core/trials/take";
@@ -24,7 +25,7 @@ export const NO_KEYS = "The MIDI file has no notes that a piano can play.";
 
 /** What is said of keys that no piano has. */
 export function offTheKeyboard(count: number): FileIssue {
-  return remark("off-the-keyboard", `${count} notes lie off the 88 keys and were left out.`);
+  return remark("off-the-keyboard", `Off the 88 keys, and left out: ${counted(count, "note")}.`);
 }
 
 function performanceOf(data: MidiData, issues: FileIssue[]): Performance {

@@ -1,3 +1,4 @@
+import { counted } from "@/core/counted";
 import { createHash } from "node:crypto";
 import { LRUCache } from "lru-cache";
 import type { Note } from "@/core/passage/note";
@@ -114,7 +115,10 @@ const PASSAGE_BEGINNING = 4;
 export function passageMusic({ fromBar, toBar, hands, ...asked }: BarsAsked): Answer<PassageMusic> {
   const { score, part } = opened(asked);
   if (toBar > part.bars.length)
-    return { ok: false, message: `The piece has ${part.bars.length} bars; bar ${toBar} is not one of them.` };
+    return {
+      ok: false,
+      message: `The piece has ${counted(part.bars.length, "bar")}; bar ${toBar} is not one of them.`,
+    };
   const isLong = toBar - fromBar >= 2 * PASSAGE_BEGINNING;
   return {
     ok: true,

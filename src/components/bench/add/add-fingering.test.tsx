@@ -52,7 +52,7 @@ describe("another fingering", () => {
     await userEvent.upload(screen.getByLabelText(/File with another fingering/), file);
     await waitFor(() => expect(onAdded).toHaveBeenCalledWith(options, "B"));
     expect(toast).toHaveBeenCalledWith(
-      expect.stringMatching(/^7 digits taken over. 2 notes/),
+      expect.stringMatching(/^7 digits taken over. Not in that file: 2 notes/),
       expect.objectContaining({
         description: "The editions differ. bar 3, beat 1: E 4 here, E flat 4 there.",
       }),

@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import { Plus } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useRef, useState } from "react";
@@ -45,11 +46,14 @@ export function AddFingering({ passageId, names, onAdded }: Props) {
     if (!answer.ok) return void toast.error(answer.message);
     const { options, taken, missing: left, differences } = answer.value;
     added(options);
-    const missing = left > 0 ? ` ${left} notes of the passage are not in that file.` : "";
+    const missing = left > 0 ? ` Not in that file: ${counted(left, "note")} of the passage.` : "";
     const said = differences.slice(0, DIFFERENCES_SAID).map((one) => `${one}.`);
     const more = differences.length > said.length ? [`And ${differences.length - said.length} more.`] : [];
     const description = said.length === 0 ? undefined : ["The editions differ.", ...said, ...more].join(" ");
-    toast(`${taken} digits taken over.${missing}`, { description, duration: said.length > 0 ? 20_000 : 6000 });
+    toast(`${counted(taken, "digit")} taken over.${missing}`, {
+      description,
+      duration: said.length > 0 ? 20_000 : 6000,
+    });
   };
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>

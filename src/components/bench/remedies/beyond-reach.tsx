@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import { toast } from "sonner";
 import type { Study } from "@/core/fingering/study/study";
 import type { Side } from "@/core/hand/finger";
@@ -91,7 +92,7 @@ function handIn({ notes }: RemedyTried): Side {
 
 function titleOf({ answer, side }: Predicament, hasChosen: boolean): string {
   if (answer.kind === "held") return hasChosen ? "A remedy is chosen" : `Strained for the ${side} hand`;
-  if (answer.keys > answer.free) return `${answer.keys} keys for ${answer.free} fingers`;
+  if (answer.keys > answer.free) return `${counted(answer.keys, "key")} for ${counted(answer.free, "finger")}`;
   const short = answer.nearest?.short;
   return short
     ? `Out of reach: ${short.pair.join(" and ")} are ${Math.ceil(short.mm)} mm short`

@@ -1,4 +1,4 @@
-import { counted } from "@/core/merits/merit";
+import { counted } from "@/core/counted";
 import type { HandPlan } from "@/core/motion/plan/hand-plan";
 
 /** What the plan comes to over the whole passage, hand by hand. */

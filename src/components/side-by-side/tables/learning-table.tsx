@@ -1,3 +1,4 @@
+import { counted } from "@/core/counted";
 import { format, parseISO } from "date-fns";
 import { useMemo } from "react";
 import type { Study } from "@/core/fingering/study/study";
@@ -65,7 +66,7 @@ export function LearningTable({ data, study, inHand: { known, say } }: Props) {
 /** What an option costs to learn, in words. */
 export function priceText({ notes, digits, joins, newJoins, unlearns, days, lastDay, tooLate }: LearningPrice): string {
   if (digits === 0) return "in the fingers: nothing new";
-  const what = `${digits} of ${notes} fingers and ${newJoins} of ${joins} joins new`;
+  const what = `${digits} of ${counted(notes, "finger")} and ${newJoins} of ${counted(joins, "join")} new`;
   const habits = unlearns ? ", against an old habit" : "";
   const when =
     lastDay === null
@@ -73,5 +74,5 @@ export function priceText({ notes, digits, joins, newJoins, unlearns, days, last
       : tooLate
         ? `; too late to begin safely since ${format(parseISO(lastDay), "d MMM")}`
         : `; begin by ${format(parseISO(lastDay), "d MMM")}`;
-  return `${what}; about ${days} days of practice${habits}${when}`;
+  return `${what}; about ${counted(days, "day")} of practice${habits}${when}`;
 }

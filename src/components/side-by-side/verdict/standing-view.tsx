@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import { format, parseISO } from "date-fns";
 import { useState } from "react";
 import { daysBetween, type Day } from "@/core/time/days";
@@ -89,7 +90,7 @@ function DeadlineForm({ data, inHand }: Pick<Props, "data" | "inHand">) {
       </label>
       <Button type="submit">{standing.state === "undecided" ? "Move it there" : "Leave it open until then"}</Button>
       {left !== null && left > 0 && standing.state === "open" && (
-        <p className="w-full text-soft">Offered from the {left} days left to the concert.</p>
+        <p className="w-full text-soft">{counted(left, "day")} left to the concert: offered from them.</p>
       )}
     </form>
   );
@@ -113,8 +114,8 @@ function Taken({ data, study, inHand, takes }: Props) {
       {standing.reviewIn !== null && (
         <p className="mt-2 text-sm" role={standing.reviewIn === 0 ? "status" : undefined}>
           {standing.reviewIn === 0
-            ? `Practised on ${standing.practised} days: time to look at it again. If the spot has not improved, change the fingering.`
-            : `Practised on ${standing.practised} ${standing.practised === 1 ? "day" : "days"}; to be looked at again after ${standing.reviewIn} more.`}
+            ? `Practised on ${counted(standing.practised, "day")}: time to look at it again. If the spot has not improved, change the fingering.`
+            : `Practised on ${counted(standing.practised, "day")}; to be looked at again after ${standing.reviewIn} more.`}
         </p>
       )}
       {progress.kind === "told" && !progress.improves && (

@@ -183,7 +183,7 @@ describe("the verdict", () => {
     const price = screen.getByRole("region", { name: "Price in learning" });
     expect(price).toHaveTextContent("in the fingers: nothing new");
     expect(price).toHaveTextContent(
-      /5 of 8 fingers and 1 of 1 joins new; about \d+ days of practice, against an old habit; begin by/,
+      /5 of 8 fingers and 1 of 1 join new; about \d+ days of practice, against an old habit; begin by/,
     );
     expect(price).toHaveTextContent("fall back on A, which is in the fingers");
     decide.mockResolvedValue({ ok: true, value: [] });

@@ -1,3 +1,4 @@
+import { counted } from "../../counted";
 import { FINGERS, SIDES } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
 import { handsAsked } from "../../passage/passage";
@@ -11,7 +12,8 @@ export function reasonForNone(study: Study, note: NoteId): string {
     if (!stroke) continue;
     const free = FINGERS.length - hand.resting.length;
     const chord = line.onsets[stroke.onset]!.struck;
-    if (chord.length > free) return `The ${line.side} hand strikes ${chord.length} keys here and has ${free} fingers.`;
+    if (chord.length > free)
+      return `The ${line.side} hand strikes ${counted(chord.length, "key")} here and has ${counted(free, "finger")}.`;
     const answer = holdKeys(
       chord.map((s) => s.key),
       placements,
