@@ -100,7 +100,7 @@ describe("passages and verdicts", () => {
     const { pieceId } = made.value;
     expect(await addPassage(db, { ...asked, pieceId, toBar: 2 })).toMatchObject({
       ok: false,
-      message: expect.stringContaining("1 bars"),
+      message: expect.stringContaining("The piece has 1 bar; bar 2"),
     });
     expect(await addPassage(db, { ...asked, pieceId, hands: "left" })).toMatchObject({
       ok: false,
