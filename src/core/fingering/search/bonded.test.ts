@@ -153,6 +153,44 @@ describe("tied figures", () => {
     expect([fingering[first], fingering[second], fingering[third], fingering[fourth]]).toEqual([2, 3, 4, 4]);
   });
 
+  it("are all kept where some share a note, as one of all their notes is", () => {
+    const random = seeded(53);
+    for (let trial = 0; trial < 12; trial++) {
+      const keys = Array.from({ length: 10 }, () => random.whole(57, 71));
+      const notes = keys.map((key, i) => note(`n${i}`, key, `${i}/4`, "1/4"));
+      const lattices = latticesOf(studyOn(passage(notes)));
+      const bonds = [
+        ["n0", "n4"],
+        ["n4", "n8"],
+        ["n1", "n5"],
+        ["n9", "n5"],
+      ] as unknown as readonly Bond[];
+      const whole = [
+        ["n0", "n4", "n8"],
+        ["n1", "n5", "n9"],
+      ] as unknown as readonly Bond[];
+      const [found] = drain(solving(lattices, { bonds }, 1));
+      const [one] = drain(solving(lattices, { bonds: whole }, 1));
+      expect([found!.exact, one!.exact]).toEqual([true, true]);
+      expect(found!.total).toBeCloseTo(one!.total, 6);
+      for (const [a, b] of bonds) expect(found!.fingering[a!]).toBe(found!.fingering[b!]);
+    }
+  });
+
+  it("are kept as far as pins let them", () => {
+    const keys = [60, 64, 62, 65, 64, 62, 60];
+    const notes = keys.map((key, i) => note(`n${i}`, key, `${i}/4`, "1/4"));
+    const bonds = [
+      ["n0", "n2"],
+      ["n2", "n6"],
+    ] as unknown as readonly Bond[];
+    const [found] = drain(solving(latticesOf(studyOn(passage(notes))), { bonds, pins: { n0: 1, n6: 2 } as never }, 1));
+    const { n0, n2, n6 } = found!.fingering as unknown as Record<string, number>;
+    expect([n0, n6]).toEqual([1, 2]);
+    expect([n0, n6]).toContain(n2);
+    expect(Number.isFinite(found!.total)).toBe(true);
+  });
+
   it("give more than one, all with the same tied fingers", () => {
     const { study, bonds } = returning(seeded(8), 3);
     const list = drain(solving(latticesOf(study), { bonds }, 4));

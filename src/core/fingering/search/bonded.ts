@@ -7,7 +7,7 @@ import { mergeBest, type Costed } from "./merge";
 import { openTo, searching, type PathFound, type Progress } from "./search";
 import { EQUAL, searchAgain, type Searched } from "./search-again";
 import type { Terms } from "./terms";
-import { decide, priceBroken, type Place, type Tie } from "./ties";
+import { decide, pinnedTo, priceBroken, type Place, type Tie } from "./ties";
 
 /** Some ties already decided, and the best that can be done around them with every other one left loose. */
 interface Branch {
@@ -58,28 +58,24 @@ export function* searchingBonded(
   ties: readonly Tie[],
   k: number,
 ): Generator<Progress, Bonded> {
-  const sought = new Sought(lattices, ties);
-  const loose = Balance.of(
-    ties.filter((tie) => canHold(tie, lattices, terms).length > 0),
-    lattices,
-  );
-  const first = sought.branch(null, terms, new Set(), loose);
+  const able = ties.filter((tie) => tie.bound.length === 1 || canHold(tie, lattices, terms).length > 0);
+  const sought = new Sought(lattices, able);
+  const first = sought.branch(null, terms, new Set(), Balance.of(able, lattices));
   const branches: Branch[] = [yield* sought.balanced(first, ROUNDS_AT_FIRST)];
   while (sought.onsets <= MOST_ONSETS) {
     yield { done: sought.searches, of: sought.searches + branches.length };
     const best = branches.shift();
-    const tie = best && sought.isCheaper(best) ? dearestBroken(best, ties, lattices) : undefined;
-    if (best === undefined || tie === undefined)
-      return { found: bestAround(sought.least!, ties, lattices, k), exact: true };
+    const tie = best && sought.isCheaper(best) ? dearestBroken(best, able) : undefined;
+    if (best === undefined || tie === undefined) break;
     for (const finger of canHold(tie, lattices, best.terms)) {
-      const next = sought.divided(best, [tie], decide(tie, finger, best.terms));
+      const next = sought.divided(best, new Map([[tie, finger]]));
       const balanced = yield* sought.balanced(next, ROUNDS_A_BRANCH);
       if (sought.isCheaper(balanced)) insert(branches, balanced);
     }
   }
-  const { least } = sought;
-  const found = least!.price === Infinity ? descended(branches[0] ?? least!, sought) : least!;
-  return { found: bestAround(found, ties, lattices, k), exact: false };
+  const least = sought.least!;
+  const found = least.price === Infinity ? descended(branches[0] ?? first, sought) : least;
+  return { found: bestAround(found, able, lattices, k), exact: found === least && sought.onsets <= MOST_ONSETS };
 }
 
 /** What has been found so far. */
@@ -105,7 +101,7 @@ class Sought {
     const bests = searched.map(({ best }) => best);
     const total = bests.reduce((sum, found) => sum + found.total, 0);
     const loose = { terms, balance, searched, bests, total, price: 0, decided };
-    const broken = this.ties.reduce((sum, tie) => sum + priceIn(tie, loose, this.lattices), 0);
+    const broken = this.ties.reduce((sum, tie) => sum + priceIn(tie, loose), 0);
     const found = { ...loose, price: total - balance.onto(bests) + broken };
     this.searches++;
     searched.forEach(({ onsets }, i) => (this.onsets += onsets + BESIDE * this.lattices[i]!.task.line.onsets.length));
@@ -114,10 +110,9 @@ class Sought {
   }
 
   /** A branch with some more ties decided. */
-  divided(from: Branch, ties: readonly Tie[], terms: readonly Terms[]): Branch {
-    const lost = this.ties.filter((tie) => tie.bound.length > 1 && canHold(tie, this.lattices, terms).length === 0);
-    const balance = from.balance.without(new Set([...ties, ...lost]));
-    return this.branch(from, terms, new Set([...from.decided, ...ties]), balance);
+  divided(from: Branch, fingers: ReadonlyMap<Tie, Finger>): Branch {
+    const decided = new Set([...from.decided, ...fingers.keys()]);
+    return this.branch(from, decide(fingers, from.terms), decided, from.balance.without(decided));
   }
 
   /** The same branch with strain moved between the strokes of its loose ties, some times or until nothing is left to move. */
@@ -134,37 +129,39 @@ class Sought {
   }
 }
 
-/** What a tie that is still loose costs a branch: 0 where it is kept, or where a bond cannot be. */
-function priceIn(tie: Tie, { decided, bests, terms }: Branch, lattices: readonly Lattice[]): number {
-  if (decided.has(tie)) return 0;
-  const price = priceBroken(tie, bests);
-  return price === Infinity && canHold(tie, lattices, terms).length === 0 ? 0 : price;
+/** What a tie that is still loose costs a branch: 0 where it is kept. */
+function priceIn(tie: Tie, { decided, bests }: Branch): number {
+  return decided.has(tie) ? 0 : priceBroken(tie, bests);
 }
 
-function dearestBroken(branch: Branch, ties: readonly Tie[], lattices: readonly Lattice[]): Tie | undefined {
+function dearestBroken(branch: Branch, ties: readonly Tie[]): Tie | undefined {
   let [dearest, most]: [Tie | undefined, number] = [undefined, 0];
   for (const tie of ties) {
-    const price = priceIn(tie, branch, lattices);
+    const price = priceIn(tie, branch);
     if (price > most) [dearest, most] = [tie, price];
   }
   return dearest;
 }
 
-/** Every bond that is broken and could be kept is given the finger that most of its strokes have. */
+/** Every bond that is broken is given the finger that most of its strokes have, if after those before it any can keep it. */
 function descended(from: Branch, sought: Sought): Branch {
   const { ties, lattices } = sought;
-  let at = from;
-  for (;;) {
-    const broken = ties.filter((tie) => priceIn(tie, at, lattices) === Infinity);
-    if (broken.length === 0) return at;
-    let { terms } = at;
-    for (const tie of broken) {
-      // What was decided just now may leave less to choose from.
-      const open = canHold(tie, lattices, terms);
-      if (open.length > 0) terms = decide(tie, commonest(tie.bound, at, open), terms);
+  for (let at = from; ;) {
+    const fingers = new Map<Tie, Finger>();
+    for (const tie of ties) {
+      if (priceIn(tie, at) !== Infinity) continue;
+      const open = canHold(tie, lattices, pinnedTo(fingers, at.terms));
+      if (open.length > 0) fingers.set(tie, commonest(tie.bound, at, open));
     }
-    at = sought.divided(at, broken, terms);
+    if (fingers.size === 0) return { ...at, price: at.total - at.balance.onto(at.bests) + finitePrices(at, ties) };
+    at = sought.divided(at, fingers);
   }
+}
+
+/** What loose memories cost a branch; bonds that no finger can keep cost nothing. */
+function finitePrices(branch: Branch, ties: readonly Tie[]): number {
+  const prices = ties.map((tie) => priceIn(tie, branch));
+  return prices.reduce((sum, price) => sum + (price === Infinity ? 0 : price), 0);
 }
 
 /** Of some fingers the one that most strokes of a bond have; of equals the lowest. */
@@ -177,7 +174,7 @@ function commonest(bound: readonly Place[], { bests }: Branch, of: readonly Fing
 /** The fingers that can play every stroke that must have the same: not ruled out on any, other pins kept. */
 function canHold(tie: Tie, lattices: readonly Lattice[], terms: readonly Terms[]): readonly Finger[] {
   return FINGERS.filter((finger) => {
-    const given = decide(tie, finger, terms);
+    const given = pinnedTo(new Map([[tie, finger]]), terms);
     return tie.bound.every(({ line, stroke }) => {
       const { pins, ruledOut } = terms[line]!;
       if (pins[stroke] !== 0) return pins[stroke] === finger;
@@ -191,11 +188,13 @@ function canHold(tie: Tie, lattices: readonly Lattice[], terms: readonly Terms[]
 
 function bestAround(best: Branch, ties: readonly Tie[], lattices: readonly Lattice[], k: number): Bonded["found"] {
   if (k === 1) return [{ total: best.price, item: best.bests.map(({ digits }) => digits) }];
-  const fixed = ties.reduce((terms, tie) => {
-    const [first] = tie.bound;
-    const finger = first && best.bests[first.line]!.digits[first.stroke];
-    return finger && !best.decided.has(tie) ? decide(tie, finger as Finger, terms) : terms;
-  }, best.terms);
+  const fingers = new Map<Tie, Finger>();
+  for (const tie of ties) {
+    const { line, stroke } = tie.bound[0]!;
+    const finger = best.bests[line]!.digits[stroke]!;
+    if (finger !== 0 && !best.decided.has(tie)) fingers.set(tie, finger as Finger);
+  }
+  const fixed = decide(fingers, best.terms);
   const lists = lattices.map((lattice, i) =>
     drain(searching(lattice, fixed[i]!, k)).map(({ total, digits }) => ({ total, item: digits })),
   );

@@ -53,21 +53,30 @@ export function priceBroken({ bound, remembered }: Tie, bests: readonly PathFoun
   }, 0);
 }
 
-/** The terms with a tie's finger given: bound strokes have it, and where remembered ones have another that costs. */
-export function decide({ bound, remembered }: Tie, finger: Finger, terms: readonly Terms[]): readonly Terms[] {
-  return terms.map((of, line) => {
-    const isHere = (place: Place): boolean => place.line === line;
-    const pinned = bound.filter((place) => isHere(place) && of.pins[place.stroke] !== finger);
-    const others = remembered.filter(isHere);
-    if (pinned.length + others.length === 0) return of;
-    const pins = Int8Array.from(of.pins);
-    for (const { stroke } of pinned) pins[stroke] = finger;
-    return { ...of, pins, ...(others.length > 0 ? { dearer: withDearer(of, others, finger) } : {}) };
+/** The terms with the fingers of some ties given: bound strokes have them, and where remembered ones have others that costs. */
+export function decide(fingers: ReadonlyMap<Tie, Finger>, terms: readonly Terms[]): readonly Terms[] {
+  return pinnedTo(fingers, terms).map((of, line) => {
+    const remembered = [...fingers].flatMap(([tie, finger]) =>
+      tie.remembered.flatMap((place) => (place.line === line ? [{ ...place, finger }] : [])),
+    );
+    if (remembered.length === 0) return of;
+    const dearer = of.dearer ? Float64Array.from(of.dearer) : new Float64Array(of.pins.length * BY_FINGER);
+    for (const { stroke, finger, worth } of remembered) makeOthersDearer(dearer, stroke, finger, worth);
+    return { ...of, dearer };
   });
 }
 
-function withDearer({ dearer, pins }: Terms, remembered: Tie["remembered"], finger: Finger): Float64Array {
-  const next = dearer ? Float64Array.from(dearer) : new Float64Array(pins.length * BY_FINGER);
-  for (const { stroke, worth } of remembered) makeOthersDearer(next, stroke, finger, worth);
-  return next;
+/** The terms with bound strokes pinned alone. */
+export function pinnedTo(fingers: ReadonlyMap<Tie, Finger>, terms: readonly Terms[]): readonly Terms[] {
+  return terms.map((of, line) => {
+    let pins: Int8Array | null = null;
+    for (const [{ bound }, finger] of fingers) {
+      for (const place of bound) {
+        if (place.line !== line || of.pins[place.stroke] === finger) continue;
+        pins ??= Int8Array.from(of.pins);
+        pins[place.stroke] = finger;
+      }
+    }
+    return pins === null ? of : { ...of, pins };
+  });
 }
