@@ -40,13 +40,12 @@ const ROUNDS_AT_FIRST = 60;
 const ROUNDS_A_BRANCH = 4;
 
 /**
- * The fingering of least strain and memory, exactly: branch and bound. Bonds are kept; a memory gives way where keeping
- * it strains more than it is worth. The search with ties left loose can only be cheaper, so it bounds every branch; strain is
- * moved between the strokes of loose ties until it is as little cheaper as may be. The
- * cheapest branch is taken up first and divided by the finger of the tie whose breaking costs it most. The first branch
- * that breaks nothing, or the best so far when no branch is cheaper, is the answer. After MOST_ONSETS it is the best so
- * far, or where bonds stand against that the cheapest branch with every broken bond given the finger that most of its
- * strokes have there; then `exact` is false.
+ * The fingering of least strain and memory, exactly: branch and bound. Bonds are kept; a memory gives way where keeping it
+ * strains more than it is worth. The search with ties left loose can only be cheaper, so it bounds every branch, and strain is
+ * moved between the strokes of loose ties so that it is as little cheaper as may be (see search/balance). The cheapest branch is
+ * taken up first and divided by the finger of the tie whose breaking costs it most. The best that was found is the answer when no
+ * branch is cheaper. After MOST_ONSETS it is the best so far, or, where some bond is broken in all that was found, the cheapest
+ * branch with every broken bond given the finger that most of its strokes have there; then `exact` is false.
  *
  * With k above 1 the k - 1 next best keep the fingers of bonds and of figures remembered, and differ elsewhere.
  * Strokes that are pinned to different fingers, or that no one finger can play, are not bound together.
@@ -80,8 +79,10 @@ export function* searchingBonded(
 
 /** What has been found so far. */
 class Sought {
+  /** What costs least with all ties weighed. */
   least: Branch | null = null;
   searches = 0;
+  /** As MOST_ONSETS counts them. */
   onsets = 0;
 
   constructor(
