@@ -1,4 +1,4 @@
-import { counted } from "./counted";
+import { counted, often } from "./counted";
 
 describe("a number with its word", () => {
   it.each([
@@ -13,5 +13,9 @@ describe("a number with its word", () => {
   it("takes the word for several where an s does not make it", () => {
     expect(counted(3, "pass", "passes")).toBe("3 passes");
     expect(counted(1, "pass", "passes")).toBe("1 pass");
+  });
+
+  it("says how often", () => {
+    expect([1, 2, 5].map(often)).toEqual(["once", "twice", "5 times"]);
   });
 });

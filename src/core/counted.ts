@@ -6,3 +6,8 @@ export function counted(count: number, one: string, several = `${one}s`): string
   const whole = Math.round(count);
   return `${whole} ${whole === 1 ? one : several}`;
 }
+
+/** "once", "twice", "5 times". */
+export function often(count: number): string {
+  return count === 1 ? "once" : count === 2 ? "twice" : `${count} times`;
+}

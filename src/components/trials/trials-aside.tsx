@@ -1,5 +1,6 @@
 "use client";
 
+import { counted } from "@/core/counted";
 import { Circle, Square } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
@@ -212,7 +213,7 @@ function Source({ trials: { trial, halt, passageId } }: Pick<Props, "trials">) {
             ? "Play when you like: it begins with your first key."
             : "The simulated piano begins."
           : phase === "playing"
-            ? `${count} ${count === 1 ? "key" : "keys"}`
+            ? counted(count, "key")
             : piano
               ? `Listening to ${piano.name}.`
               : "Without a piano the simulated one plays, as these hands would; its takes are kept apart from yours."}

@@ -1,3 +1,4 @@
+import { counted } from "@/core/counted";
 import { Button } from "../../ui/button";
 
 interface Props {
@@ -14,9 +15,7 @@ interface Props {
 export function StretchBar({ count, tied, onPin, onTie, onClear, onLeave }: Props) {
   return (
     <div role="group" aria-label="The stretch chosen" className="flex flex-wrap items-center gap-1 py-1 text-sm">
-      <span className="mr-2">
-        {count} {count === 1 ? "note" : "notes"} chosen
-      </span>
+      <span className="mr-2">{counted(count, "note")} chosen</span>
       <Button onClick={onPin}>Pin as they are</Button>
       <Button onClick={onTie}>{tied ? "Untie" : "Tie to their returns"}</Button>
       <Button onClick={onClear}>Clear pins</Button>

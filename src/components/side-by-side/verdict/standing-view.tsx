@@ -90,7 +90,7 @@ function DeadlineForm({ data, inHand }: Pick<Props, "data" | "inHand">) {
       </label>
       <Button type="submit">{standing.state === "undecided" ? "Move it there" : "Leave it open until then"}</Button>
       {left !== null && left > 0 && standing.state === "open" && (
-        <p className="w-full text-soft">{counted(left, "day")} left to the concert: offered from them.</p>
+        <p className="w-full text-soft">Offered from what is left to the concert: {counted(left, "day")}.</p>
       )}
     </form>
   );

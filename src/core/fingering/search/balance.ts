@@ -1,7 +1,7 @@
 import type { Lattice } from "./lattice";
 import type { PathFound } from "./search";
 import { BY_FINGER, type Terms } from "./terms";
-import type { Place, Tie } from "./ties";
+import { fingerAt, type Place, type Tie } from "./ties";
 
 /** Two strokes of a tie that one finger had better play. */
 interface Pair {
@@ -121,10 +121,6 @@ function alwaysPlayed({ line, stroke }: Place, lattices: readonly Lattice[]): bo
   const { layer, task } = lattices[line]!;
   const { onset } = task.line.strokes[stroke]!;
   return layer(onset).candidates.every(({ struck }) => struck.some((press) => press.stroke.index === stroke));
-}
-
-function fingerAt({ line, stroke }: Place, bests: readonly PathFound[]): number {
-  return bests[line]!.digits[stroke]!;
 }
 
 /** The finger found on the one stroke made dearer there, that on the other made dearer on that. */

@@ -4,18 +4,18 @@ import type { Digits } from "../study/fingering";
 import { Balance } from "./balance";
 import type { Lattice } from "./lattice";
 import { mergeBest, type Costed } from "./merge";
-import { openTo, searching, type PathFound, type Progress } from "./search";
+import { openTo, searching, type Progress } from "./search";
 import { EQUAL, searchAgain, type Searched } from "./search-again";
 import type { Terms } from "./terms";
-import { decide, pinnedTo, priceBroken, type Place, type Tie } from "./ties";
+import { decide, fingerAt, pinnedTo, priceBroken, type Place, type Tie } from "./ties";
 
 /** Some ties already decided, and the best that can be done around them with every other one left loose. */
 interface Branch {
   readonly terms: readonly Terms[];
   /** Strain moved between the strokes of loose ties. */
   readonly balance: Balance;
-  readonly searched: readonly Searched[];
-  readonly bests: readonly PathFound[];
+  /** Line by line. */
+  readonly bests: readonly Searched[];
   /** Strain of the best, with what decided memories cost and what is moved; no more than of anything that keeps to what is decided. */
   readonly total: number;
   /** Strain of the best and what decided memories and the loose ones cost; Infinity where a bond is broken that could be kept. */
@@ -98,14 +98,13 @@ class Sought {
   /** The best around what is decided, with strain moved as given between the strokes of what is not. */
   branch(from: Branch | null, terms: readonly Terms[], decided: ReadonlySet<Tie>, balance: Balance): Branch {
     const on = balance.on(terms);
-    const searched = this.lattices.map((lattice, i) => searchAgain(lattice, on[i]!, from && from.searched[i]!));
-    const bests = searched.map(({ best }) => best);
+    const bests = this.lattices.map((lattice, i) => searchAgain(lattice, on[i]!, from && from.bests[i]!));
     const total = bests.reduce((sum, found) => sum + found.total, 0);
-    const loose = { terms, balance, searched, bests, total, price: 0, decided };
+    const loose = { terms, balance, bests, total, price: 0, decided };
     const broken = this.ties.reduce((sum, tie) => sum + priceIn(tie, loose), 0);
     const found = { ...loose, price: total - balance.onto(bests) + broken };
     this.searches++;
-    searched.forEach(({ onsets }, i) => (this.onsets += onsets + BESIDE * this.lattices[i]!.task.line.onsets.length));
+    bests.forEach(({ onsets }, i) => (this.onsets += onsets + BESIDE * this.lattices[i]!.task.line.onsets.length));
     if (this.least === null || found.price < this.least.price - EQUAL) this.least = found;
     return found;
   }
@@ -167,8 +166,7 @@ function finitePrices(branch: Branch, ties: readonly Tie[]): number {
 
 /** Of some fingers the one that most strokes of a bond have; of equals the lowest. */
 function commonest(bound: readonly Place[], { bests }: Branch, of: readonly Finger[]): Finger {
-  const count = (finger: Finger): number =>
-    bound.filter(({ line, stroke }) => bests[line]!.digits[stroke] === finger).length;
+  const count = (finger: Finger): number => bound.filter((place) => fingerAt(place, bests) === finger).length;
   return of.reduce((best, finger) => (count(finger) > count(best) ? finger : best));
 }
 
@@ -191,8 +189,7 @@ function bestAround(best: Branch, ties: readonly Tie[], lattices: readonly Latti
   if (k === 1) return [{ total: best.price, item: best.bests.map(({ digits }) => digits) }];
   const fingers = new Map<Tie, Finger>();
   for (const tie of ties) {
-    const { line, stroke } = tie.bound[0]!;
-    const finger = best.bests[line]!.digits[stroke]!;
+    const finger = fingerAt(tie.bound[0]!, best.bests);
     if (finger !== 0 && !best.decided.has(tie)) fingers.set(tie, finger as Finger);
   }
   const fixed = decide(fingers, best.terms);

@@ -6,8 +6,7 @@ import { BY_FINGER, type Terms } from "./terms";
 import type { Ways } from "./ways";
 
 /** The best fingering of a line under some terms, with what was found on the way to it. */
-export interface Searched {
-  readonly best: PathFound;
+export interface Searched extends PathFound {
   readonly terms: Terms;
   /** How many onsets were looked at to find it. */
   readonly onsets: number;
@@ -45,7 +44,7 @@ export function searchAgain(lattice: Lattice, terms: Terms, before: Searched | n
 /** Without keeping what was found on the way. */
 function searchedWhole(lattice: Lattice, terms: Terms): Searched {
   const [best] = drain(searching(lattice, terms, 1));
-  return { best: best!, terms, onsets: lattice.task.line.onsets.length, kept: null };
+  return { ...best!, terms, onsets: lattice.task.line.onsets.length, kept: null };
 }
 
 /** Ways on their way from those of some terms to those of others. */
@@ -91,12 +90,7 @@ class Again {
   searched(): Searched {
     const { ways, missing, terms, lattice } = this;
     const { total, digits } = trace(lattice, ways, ways.at(-1)!, 1)[0]!;
-    return {
-      best: { total: total + missing.at(-1)!, digits },
-      terms,
-      onsets: this.looked,
-      kept: { ways, missing },
-    };
+    return { total: total + missing.at(-1)!, digits, terms, onsets: this.looked, kept: { ways, missing } };
   }
 }
 

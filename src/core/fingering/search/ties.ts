@@ -40,15 +40,19 @@ function placesByNote(lattices: readonly Lattice[]): ReadonlyMap<NoteId, readonl
   return places;
 }
 
+/** The finger that plays a stroke in what was found, line by line; 0 where nobody does. */
+export function fingerAt({ line, stroke }: Place, bests: readonly PathFound[]): number {
+  return bests[line]!.digits[stroke]!;
+}
+
 /** What it costs that a tie is broken as found: Infinity for a bond. A stroke that nobody plays breaks none. */
 export function priceBroken({ bound, remembered }: Tie, bests: readonly PathFound[]): number {
-  const fingerAt = ({ line, stroke }: Place): number => bests[line]!.digits[stroke]!;
-  const fingers = bound.map(fingerAt).filter((finger) => finger !== 0);
+  const fingers = bound.map((place) => fingerAt(place, bests)).filter((finger) => finger !== 0);
   const [first] = fingers;
   if (first === undefined) return 0;
   if (fingers.some((finger) => finger !== first)) return Infinity;
   return remembered.reduce((sum, place) => {
-    const finger = fingerAt(place);
+    const finger = fingerAt(place, bests);
     return finger === 0 || finger === first ? sum : sum + place.worth;
   }, 0);
 }

@@ -1,5 +1,6 @@
 import { OFFER } from "../../physics";
-import { notesWith, often, type Idea } from "./idea";
+import { often } from "../../counted";
+import { notesWith, type Idea } from "./idea";
 
 /** How often the line is broken and the arm sets the hand down anew. */
 export const breaks: Idea = {

@@ -27,11 +27,6 @@ export function inWords(count: number, one: string, many = `${one}s`): string {
   return `${WORDS[count] ?? count} ${count === 1 ? one : many}`;
 }
 
-/** "once", "twice", "5 times". */
-export function often(count: number): string {
-  return count === 1 ? "once" : count === 2 ? "twice" : `${count} times`;
-}
-
 /** The notes that have a finding of a cause, in the order of the judged notes. */
 export function notesWith({ judged }: Reading, cause: string): readonly NoteId[] {
   return Object.entries(judged.notes).flatMap(([id, { causes }]) =>

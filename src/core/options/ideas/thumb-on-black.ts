@@ -1,7 +1,8 @@
 import { OFFER } from "../../physics";
 import { isBlack } from "../../keyboard/pitch";
 import { playedNotes } from "../../passage/passage";
-import { often, type Idea } from "./idea";
+import { often } from "../../counted";
+import type { Idea } from "./idea";
 
 /** How often the thumb plays a black key. */
 export const thumbOnBlack: Idea = {

@@ -1,3 +1,4 @@
+import { counted, often } from "../../counted";
 import { SIDES } from "../../hand/finger";
 import { DAY_PLAN, RUN } from "../../physics";
 import { doseOf, isWide, type Dose } from "./dose";
@@ -144,7 +145,7 @@ function worthOf(known: PassageKnown): { readonly worth: number; readonly why: s
     known.isTrialDue && "its options are to be tried today",
     changeSaid(known),
     isLeftOver && "left over from the last time",
-    concertIn !== null && concertIn <= DAY_PLAN.concertNamed && `the concert is in ${days(concertIn)}`,
+    concertIn !== null && concertIn <= DAY_PLAN.concertNamed && `the concert is in ${counted(concertIn, "day")}`,
     returnSaid(comesBack),
     SAID[state],
   ];
@@ -157,21 +158,22 @@ function isVerdictDue({ verdictIn }: PassageKnown): boolean {
 
 function dueSaid(known: PassageKnown): string | false {
   const { verdictIn, isReviewDue } = known;
-  if (isVerdictDue(known)) return verdictIn! <= 0 ? "its verdict is due" : `its verdict is due in ${days(verdictIn!)}`;
+  if (isVerdictDue(known))
+    return verdictIn! <= 0 ? "its verdict is due" : `its verdict is due in ${counted(verdictIn!, "day")}`;
   return isReviewDue && "its fingering is to be looked at again";
 }
 
 function returnSaid({ since, held }: Return): string | false {
   if (since === null) return "never practised yet";
-  const heldSaid = held > 0 ? `, and it held up ${times(held)} in a row` : "";
-  return since > 0 && `last practised ${days(since)} ago${heldSaid}`;
+  const heldSaid = held > 0 ? `, and it held up ${often(held)} in a row` : "";
+  return since > 0 && `last practised ${counted(since, "day")} ago${heldSaid}`;
 }
 
 /** Until when a change of fingering is sensible, where that bears on what is to be done. */
 function changeSaid({ state, isReviewDue, changeIn }: PassageKnown): string | false {
   if (changeIn === null || (state !== "undecided" && !isReviewDue)) return false;
   if (changeIn < 0) return "it is too late to change its fingering safely before the concert";
-  return changeIn <= DAY_PLAN.concertNamed && `a change of fingering is sensible for ${days(changeIn)} more`;
+  return changeIn <= DAY_PLAN.concertNamed && `a change of fingering is sensible for ${counted(changeIn, "day")} more`;
 }
 
 const SAID: Readonly<Record<PassageState, string>> = {
@@ -181,20 +183,12 @@ const SAID: Readonly<Record<PassageState, string>> = {
   keeping: "it is clean at its tempo",
 };
 
-function days(count: number): string {
-  return count === 1 ? "1 day" : `${count} days`;
-}
-
-function times(count: number): string {
-  return count === 1 ? "once" : count === 2 ? "twice" : `${count} times`;
-}
-
 /** A run through a piece: late enough, not too often, and not on the eve. */
 function runOf({ id, title, concertIn, runSince, dose }: PieceKnown): readonly Wanted[] {
   if (concertIn > RUN.from || concertIn <= RUN.notWithin) return [];
   const every = concertIn <= RUN.lastDays ? RUN.everyAtLast : RUN.every;
   if (runSince !== null && runSince < every) return [];
-  const since = runSince === null ? "never run through yet" : `last run through ${days(runSince)} ago`;
+  const since = runSince === null ? "never run through yet" : `last run through ${counted(runSince, "day")} ago`;
   return [
     {
       id: `run ${id}`,
@@ -202,7 +196,7 @@ function runOf({ id, title, concertIn, runSince, dose }: PieceKnown): readonly W
       pieceId: id,
       title,
       aim: "run",
-      why: `the concert is in ${days(concertIn)}; ${since}`,
+      why: `the concert is in ${counted(concertIn, "day")}; ${since}`,
       minutes: DAY_PLAN.run,
       worth: RUN.worth,
       dose: doseOf(dose, DAY_PLAN.run),
