@@ -90,7 +90,7 @@ export const HAND_SIZES: readonly HandSizes[] = [
   {
     name: "a tenth broken upwards and on",
     side: "left",
-    keys: [36, 43, 52, 55, 60, 64],
+    keys: [36, 45, 52, 57, 60, 64],
     holds: (small, middle, large) => !small.startsWith("521") && middle.startsWith("521") && large.startsWith("521"),
     why: "The small hand moves within the tenth, the others hold it from 5 to 1.",
   },

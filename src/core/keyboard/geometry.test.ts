@@ -61,6 +61,15 @@ describe("the keyboard", () => {
     }
   });
 
+  it("meets a white key between the middles of its head and of its part between the black keys, a black one on its middle", () => {
+    for (const { key, left, right, tailLeft, tailRight } of allKeys(FULL_SIZE)) {
+      const [middle, tail] = [(left + right) / 2, (tailLeft + tailRight) / 2];
+      const { x, head } = contactOn(key, FULL_SIZE);
+      expect(head).toBeCloseTo(middle, 9);
+      expect(x).toBeCloseTo((middle + tail) / 2, 9);
+    }
+  });
+
   it("names keys and refuses those it does not have", () => {
     expect(pitchName(pitch(60))).toBe("C 4");
     expect(pitchName(pitch(70))).toBe("B flat 4");

@@ -1,6 +1,7 @@
 import { limitsOf, type Hand } from "../../hand/hand";
 import { MOTION } from "../../physics";
 import type { Frame } from "../frames/frame";
+import { mmBetween } from "./pairs";
 
 /**
  * How far the arm, and not single fingers, sets down what a frame strikes: 1 for chords of three notes and more and for
@@ -8,7 +9,7 @@ import type { Frame } from "../frames/frame";
  */
 export function armShare(hand: Hand, { struck }: Frame): number {
   if (struck.length !== 2) return struck.length >= MOTION.wholeFrom ? 1 : 0;
-  return wideShare(hand, Math.abs(struck[1]!.x - struck[0]!.x));
+  return wideShare(hand, Math.abs(mmBetween(struck[0]!, struck[1]!)));
 }
 
 /** How far two keys lie wider than the hand does relaxed, in mm between them: 0 within that, 1 from a little beyond. */

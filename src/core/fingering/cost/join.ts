@@ -5,6 +5,7 @@ import type { Frame, Press } from "../frames/frame";
 import { armBetween } from "./arm";
 import type { Moment } from "./cause";
 import { carryTime } from "./fitts";
+import { mmBetween } from "./pairs";
 import { passStrain } from "./pass";
 import { crossingStrain, crowdingStrain, openingStrain } from "./stretch";
 import { travelBetween } from "./travel";
@@ -51,14 +52,15 @@ export function breakPrice(moment: Moment): number {
 /** How far all keys of one onset lie beyond the reach of a hand on those of the next: 0 within it, 1 from a little beyond. */
 function beyondAllReach({ hand, before, now }: Moment): number {
   let nearest = Infinity;
-  for (const from of before!.struck) for (const to of now.struck) nearest = Math.min(nearest, Math.abs(to.x - from.x));
+  for (const from of before!.struck)
+    for (const to of now.struck) nearest = Math.min(nearest, Math.abs(mmBetween(from, to)));
   return Math.min(1, Math.max(0, nearest - limitsOf(hand, 1, 5).widestPractical) / MOTION.rampMm);
 }
 
 /** Whether single notes lie so far apart that the hand may be carried from one to the other by another finger. */
 function isWide({ struck: [from, ...more] }: Frame, { struck: [to, ...others] }: Frame, mm: number): boolean {
   if (!from || !to || more.length + others.length > 0) return false;
-  return from.finger !== to.finger && Math.abs(to.x - from.x) >= mm;
+  return from.finger !== to.finger && Math.abs(mmBetween(from, to)) >= mm;
 }
 
 /**

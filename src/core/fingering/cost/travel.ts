@@ -3,7 +3,7 @@ import { limitsOf, type Hand } from "../../hand/hand";
 import type { Frame, Press } from "../frames/frame";
 import { armShare, wideShare } from "./arm";
 import type { Moment } from "./cause";
-import { apart } from "./pairs";
+import { apart, mmBetween } from "./pairs";
 import { COMFORT, MOTION } from "../../physics";
 
 /**
@@ -27,7 +27,7 @@ export function carriedTo({ hand, before, now, letGo }: Moment): number {
   const [from, to] = [before!.struck, now.struck];
   if (!letGo || from.length !== 1 || to.length !== 1) return travelBetween(hand, before!, now);
   return Math.abs(
-    to[0]!.x - from[0]!.x - hand.restOffsets[to[0]!.finger - 1]! + hand.restOffsets[from[0]!.finger - 1]!,
+    mmBetween(from[0]!, to[0]!) - hand.restOffsets[to[0]!.finger - 1]! + hand.restOffsets[from[0]!.finger - 1]!,
   );
 }
 
@@ -45,7 +45,7 @@ export function thumbMoves(hand: Hand, from: Frame, between: Frame, to: Frame): 
   if (from.struck.length !== 1 || between.struck.length !== 1 || to.struck.length !== 1) return 1;
   const [first, pivot, last] = [from.struck[0]!, between.struck[0]!, to.struck[0]!];
   if (first.finger !== 1 || last.finger !== 1 || pivot.finger === 1) return 1;
-  if ((first.x - pivot.x) * (last.x - pivot.x) <= 0) return 1;
+  if (mmBetween(pivot, first) * mmBetween(pivot, last) <= 0) return 1;
   const { leastRelaxed, widestRelaxed } = limitsOf(hand, 1, pivot.finger);
   const beyond = (mm: number): number => Math.max(0, mm - widestRelaxed, leastRelaxed - mm);
   return Math.min(1, Math.max(beyond(apart(first, pivot)), beyond(apart(pivot, last))) / MOTION.rampMm);
@@ -59,7 +59,7 @@ export function outOfPlace(hand: Hand, from: Frame, to: Frame): number {
 /** How far three single notes go wide out and back, as where octaves are broken: 0 to 1. */
 export function wideAndBack(hand: Hand, from: Frame, between: Frame, to: Frame): number {
   if (from.struck.length !== 1 || between.struck.length !== 1 || to.struck.length !== 1) return 0;
-  const [out, back] = [between.struck[0]!.x - from.struck[0]!.x, to.struck[0]!.x - between.struck[0]!.x];
+  const [out, back] = [mmBetween(from.struck[0]!, between.struck[0]!), mmBetween(between.struck[0]!, to.struck[0]!)];
   return out * back < 0 ? wideShare(hand, Math.abs(out)) * wideShare(hand, Math.abs(back)) : 0;
 }
 
@@ -88,7 +88,7 @@ function outsideReach(hand: Hand, from: Press, to: Press): number {
 }
 
 function outside(hand: Hand, from: Press, to: Press, open: "widestComfortable" | "widestPractical"): number {
-  if (from.finger === to.finger) return Math.abs(to.x - from.x);
+  if (from.finger === to.finger) return Math.abs(mmBetween(from, to));
   if (from.key === to.key) return Math.abs(hand.restOffsets[to.finger - 1]! - hand.restOffsets[from.finger - 1]!);
   const limits = limitsOf(hand, from.finger, to.finger);
   const mm = apart(from, to);

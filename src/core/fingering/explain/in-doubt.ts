@@ -1,5 +1,6 @@
 import type { NoteId } from "../../passage/note";
 import type { Pitch } from "../../keyboard/pitch";
+import { mmBetween } from "../cost/pairs";
 import { framesOf } from "../cost/price";
 import type { Fingering, Pins } from "../study/fingering";
 import type { Frame, Press } from "../frames/frame";
@@ -39,7 +40,7 @@ function isNext(from: Press, to: Press): boolean {
   const fingers = to.finger - from.finger;
   if (fingers === 0) return from.key === to.key;
   const steps = Math.abs(letter(to.key) - letter(from.key));
-  const isSameWay = Math.sign(to.x - from.x) === Math.sign(fingers);
+  const isSameWay = Math.sign(mmBetween(from, to)) === Math.sign(fingers);
   return isSameWay && Math.abs(fingers) === steps;
 }
 

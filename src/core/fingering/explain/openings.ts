@@ -1,6 +1,7 @@
 import type { NoteId } from "../../passage/note";
 import { limitsOf } from "../../hand/hand";
 import type { Limits } from "../../hand/limits";
+import { mmBetween } from "../cost/pairs";
 import type { Frame, Press } from "../frames/frame";
 import type { Task } from "../study/task";
 
@@ -31,7 +32,7 @@ export function openingsAt({ hand }: Task, before: Frame | null, now: Frame): re
     const [low, high] = a.finger < b.finger ? [a, b] : [b, a];
     return {
       fingers: [low.finger, high.finger],
-      mm: high.x - low.x,
+      mm: mmBetween(low, high),
       limits: limitsOf(hand, low.finger, high.finger),
       note: (now.struck[0] ?? a).stroke.notes[0]!,
     };

@@ -3,7 +3,7 @@ import type { Side } from "../../hand/finger";
 import { limitsOf } from "../../hand/hand";
 import { whiteWidth } from "../../keyboard/geometry";
 import { sameKeys } from "../cost/arm";
-import { apart } from "../cost/pairs";
+import { apart, mmBetween } from "../cost/pairs";
 import { passedBy } from "../cost/pass";
 import type { NoteId } from "../../passage/note";
 import { framesOf } from "../cost/price";
@@ -114,5 +114,5 @@ function passesThumb([from, to]: readonly [Press, Press]): boolean {
 /** Whether two fingers lie farther apart than one placed hand can have them, or one finger has moved. */
 function isAway(from: Press, to: Press, hand: Task["hand"]): boolean {
   if (from.finger === to.finger) return from.key !== to.key;
-  return Math.abs(to.x - from.x) > limitsOf(hand, from.finger, to.finger).widestPractical;
+  return Math.abs(mmBetween(from, to)) > limitsOf(hand, from.finger, to.finger).widestPractical;
 }

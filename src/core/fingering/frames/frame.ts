@@ -8,11 +8,13 @@ import type { Onset, Stroke } from "../../passage/line";
 import type { Hold } from "../../placement/placement";
 import type { Placements } from "../../placement/placements";
 
-/** A finger on a key. x in mm, mirrored for the left hand so that it always rises towards finger 5. */
+/** A finger on a key. x in mm, mirrored for the left hand so that it always rises towards finger 5, and so is head. */
 export interface Press extends Hold {
   readonly stroke: Stroke;
   readonly black: boolean;
   readonly x: number;
+  /** mm, where the finger is on it as it goes from one white key to another. */
+  readonly head: number;
   /** mm from the white fronts. */
   readonly y: number;
   /** mm, least and greatest mirrored x at which the patch still lies on the key. */
@@ -48,11 +50,11 @@ export interface Bench {
 
 /** The press of a finger on a stroke's key, at the usual contact. */
 export function press(finger: Finger, stroke: Stroke, { hand, instrument }: Pick<Bench, "hand" | "instrument">): Press {
-  const { x, y, leftmost, rightmost } = contactOn(stroke.key, instrument);
+  const { x, head, y, leftmost, rightmost } = contactOn(stroke.key, instrument);
   const black = isBlack(stroke.key);
   return hand.side === "right"
-    ? { finger, key: stroke.key, stroke, black, x, y, least: leftmost, most: rightmost }
-    : { finger, key: stroke.key, stroke, black, x: -x, y, least: -rightmost, most: -leftmost };
+    ? { finger, key: stroke.key, stroke, black, x, head, y, least: leftmost, most: rightmost }
+    : { finger, key: stroke.key, stroke, black, x: -x, head: -head, y, least: -rightmost, most: -leftmost };
 }
 
 /** The first frame, or the frame that follows one, when these fingers strike at an onset. */

@@ -188,6 +188,19 @@ describe("the search", () => {
     }
   });
 
+  it("costs the same, and is the same, from every white key as long as no black one is struck", () => {
+    const random = seeded(8);
+    const white = (step: number): number => 48 + 12 * Math.floor(step / 7) + [0, 2, 4, 5, 7, 9, 11][step % 7]!;
+    for (let trial = 0; trial < 12; trial++) {
+      const steps = Array.from({ length: 8 }, () => random.whole(0, 9));
+      const bests = [0, 1, 2, 3, 4, 5, 6].map((from) => {
+        const keys = steps.map((step, i) => note(`n${i}`, white(from + step), String(i), "1/4"));
+        return search(taskOf(passage(keys), "right"), new Int8Array(8), 1)[0]!.total;
+      });
+      for (const total of bests) expect(total).toBeCloseTo(bests[0]!, 9);
+    }
+  });
+
   it("leaves out what no hand can hold and keeps the outer notes", () => {
     const chord = [48, 55, 64, 72].map((key, i) => note(`n${i}`, key, "0", "1"));
     const [best] = search(taskOf(passage(chord), "right"), new Int8Array(4), 1);

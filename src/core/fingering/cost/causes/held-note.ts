@@ -1,6 +1,7 @@
 import type { Hand } from "../../../hand/hand";
 import type { Frame, Press } from "../../frames/frame";
 import type { Cause } from "../cause";
+import { mmBetween } from "../pairs";
 import { fingerOnKey, mm } from "../words";
 
 /** A note that should be held on but has to be let go. */
@@ -29,6 +30,6 @@ export const heldNote: Cause = {
 /** mm by which a key lies farther from those that are played than the hand opens, whichever fingers play them. */
 function beyondHand(hand: Hand, held: Press, { struck }: Frame): number {
   let farthest = 0;
-  for (const { x } of struck) farthest = Math.max(farthest, Math.abs(x - held.x));
+  for (const press of struck) farthest = Math.max(farthest, Math.abs(mmBetween(held, press)));
   return Math.max(0, farthest - hand.keySpan);
 }

@@ -1,4 +1,5 @@
 import { breakPrice, legatoShare } from "../join";
+import { mmBetween } from "../pairs";
 import { keys } from "../words";
 import type { Cause } from "../cause";
 
@@ -16,7 +17,7 @@ export const lineBroken: Cause = {
     if (!letGo || at === undefined) return;
     const from = before!.struck[0]!;
     const strain = breakPrice(moment) * legatoShare(from, moment);
-    if (strain > 0) tell(at.stroke, Math.abs(at.x - from.x), strain, at, from);
+    if (strain > 0) tell(at.stroke, Math.abs(mmBetween(from, at)), strain, at, from);
   },
   spared: () => "the line stays whole",
   say: ({ amount, finger, other }) =>

@@ -1,5 +1,6 @@
 import { MOTION } from "../../../physics";
 import type { Cause } from "../cause";
+import { mmBetween } from "../pairs";
 import { rockingRate } from "../rocking";
 import { hz } from "../words";
 
@@ -17,7 +18,7 @@ export const rotation: Cause = {
     if (!from || !through || !to) return;
     const rate = rockingRate(earlier, before, now);
     const [least, most] = MOTION.forearmFrom;
-    const mm = Math.min(Math.abs(through.x - from.x), Math.abs(to.x - through.x));
+    const mm = Math.min(Math.abs(mmBetween(from, through)), Math.abs(mmBetween(through, to)));
     const share = Math.min(1, Math.max(0, (mm - least) / (most - least)));
     const fast = rate - hand.rotation.ease;
     if (fast > 0 && share > 0) tell(to.stroke, rate, fast * share * weights.rotation, to, through);
