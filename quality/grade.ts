@@ -1,4 +1,5 @@
-import { bestLeaning } from "@/core/options/leaning-study";
+import { figuresOf } from "@/core/figures/find";
+import { bestLeaning, untied } from "@/core/options/leaning-study";
 import { balanced } from "@/core/options/leanings/balanced";
 import type { Study } from "@/core/fingering/study/study";
 import { tasksOf } from "@/core/fingering/study/study";
@@ -56,7 +57,7 @@ export function answered(given: KindCase, tied: boolean, weights?: Weights): rea
 }
 
 export function bestOf(study: Study, tied = true): Fingering {
-  return bestLeaning(study, balanced, tied ? {} : { memories: [] }, 1)[0]!.fingering;
+  return bestLeaning(study, balanced, tied ? {} : untied(study, {}, figuresOf(study)), 1)[0]!.fingering;
 }
 
 function fingeredIn(study: Study, fingering: Fingering): readonly Fingered[] {

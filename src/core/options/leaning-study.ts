@@ -35,8 +35,8 @@ export function leaningConditions(
 ): Conditions {
   if (conditions.memories !== undefined) return conditions;
   const asked = tying ?? leaning.tying ?? "alike";
-  if (asked === "none") return { ...conditions, memories: [] };
   const known = figures ?? figuresOf(study);
+  if (asked === "none") return untied(study, conditions, known);
   const stays = staysOf(study, known, asked);
   return {
     ...conditions,
@@ -47,6 +47,11 @@ export function leaningConditions(
     ],
     stays: [...stays, ...staysAlong(study, known, stays, asked)],
   };
+}
+
+/** What the player asks, with nothing kept for the memory: what returns decides only between fingerings that strain alike. */
+export function untied(study: Study, conditions: Conditions, figures: readonly Figure[]): Conditions {
+  return { ...conditions, memories: [], stays: [], settling: memoriesOf(study, figures, "alike") };
 }
 
 /** The k best by a leaning, best first, its totals in its own weights. */

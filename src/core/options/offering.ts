@@ -6,8 +6,9 @@ import type { Progress } from "../fingering/search/search";
 import { differences, type Fingering } from "../fingering/study/fingering";
 import { judge, latticesOf, notesAsked, solving, type Judged, type Study } from "../fingering/study/study";
 import { OFFER } from "../physics";
+import { figuresOf } from "../figures/find";
 import { ideasOf, isOtherIdea, sayIdeas, type Ideas } from "./ideas";
-import { leaningConditions, solvingLeaning } from "./leaning-study";
+import { leaningConditions, solvingLeaning, untied } from "./leaning-study";
 import { balanced } from "./leanings/balanced";
 import { leastStrain } from "./leanings/least-strain";
 import { LEANINGS, type LeaningId } from "./leanings";
@@ -37,10 +38,11 @@ const BREAKS = ["line-broken", "same-finger"];
  */
 export function* offering(study: Study, conditions: Conditions, most: number): Generator<Progress, readonly Offer[]> {
   const lattices = latticesOf(study);
-  const asked = leaningConditions(study, balanced, conditions);
+  const figures = figuresOf(study);
+  const asked = leaningConditions(study, balanced, conditions, undefined, figures);
   const [best] = yield* solving(lattices, asked, 1);
-  const untied = { ...asked, memories: [], stays: [] };
-  const [free] = yield* solving(lattices, untied, 1);
+  const loosely = untied(study, asked, figures);
+  const [free] = yield* solving(lattices, loosely, 1);
   const known = new Map([
     [balanced, best!],
     [leastStrain, free!],
@@ -66,7 +68,7 @@ export function* offering(study: Study, conditions: Conditions, most: number): G
     const solved = known.get(leaning) ?? (yield* solvingLeaning(study, leaning, conditions, 1))[0]!;
     offer(leaning.id as LeaningId, solved.fingering);
   }
-  for (const other of askedOtherwise(study, first.fingering, isBroken ? untied : asked)) {
+  for (const other of askedOtherwise(study, first.fingering, isBroken ? loosely : asked)) {
     if (offers.length === most) return offers;
     const [solved] = yield* solving(lattices, other, 1);
     offer("otherwise", solved!.fingering);

@@ -26,6 +26,8 @@ export const FIGURE = {
   /** Fewest strokes of one key running for the fingers to take turns alike where as many follow; and what that is worth, of two. */
   leastStruckAgain: 2,
   worthOfTwo: 0.33,
+  /** Strain, a note, within which fingerings count as straining alike: then that is taken whose figures keep their fingers. */
+  settles: 0.001,
 } as const;
 
 /** Where a hand stays. All choices. */

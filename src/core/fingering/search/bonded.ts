@@ -23,8 +23,8 @@ interface Branch {
   readonly decided: ReadonlySet<Tie>;
 }
 
-/** What was found, and whether nothing better keeps the ties. */
-export interface Bonded {
+/** What a search of both hands found, best first, and whether nothing better keeps to what was asked. */
+export interface Found {
   readonly found: readonly Costed<readonly Digits[]>[];
   readonly exact: boolean;
 }
@@ -56,7 +56,7 @@ export function* searchingBonded(
   terms: readonly Terms[],
   ties: readonly Tie[],
   k: number,
-): Generator<Progress, Bonded> {
+): Generator<Progress, Found> {
   const able = ties.filter((tie) => tie.bound.length === 1 || canHold(tie, lattices, terms).length > 0);
   const sought = new Sought(lattices, able);
   const first = sought.branch(null, terms, new Set(), Balance.of(able, lattices));
@@ -185,7 +185,7 @@ function canHold(tie: Tie, lattices: readonly Lattice[], terms: readonly Terms[]
   });
 }
 
-function bestAround(best: Branch, ties: readonly Tie[], lattices: readonly Lattice[], k: number): Bonded["found"] {
+function bestAround(best: Branch, ties: readonly Tie[], lattices: readonly Lattice[], k: number): Found["found"] {
   if (k === 1) return [{ total: best.price, item: best.bests.map(({ digits }) => digits) }];
   const fingers = new Map<Tie, Finger>();
   for (const tie of ties) {

@@ -45,4 +45,6 @@ export interface Conditions {
   readonly standing?: { readonly digits: Fingering; readonly worth: number };
   /** Worth something to the memory as well, wherever a key is struck again. */
   readonly stays?: readonly Stay[];
+  /** Worth nothing but between fingerings that strain alike, where neither bonds nor memories are asked for. */
+  readonly settling?: readonly Memory[];
 }

@@ -1,6 +1,7 @@
 import type { Finger } from "../../hand/finger";
 import type { NoteId } from "../../passage/note";
-import type { Conditions } from "./conditions";
+import { FIGURE } from "../../physics";
+import type { Conditions, Memory } from "./conditions";
 import type { Lattice } from "./lattice";
 import type { PathFound } from "./search";
 import { BY_FINGER, makeOthersDearer, type Terms } from "./terms";
@@ -22,13 +23,28 @@ export interface Tie {
 /** The bonds and memories that some conditions ask for; those that stand alone are left out. */
 export function tiesOf({ bonds = [], memories = [] }: Conditions, lattices: readonly Lattice[]): readonly Tie[] {
   const places = placesByNote(lattices);
-  const of = (note: NoteId): readonly Place[] => places.get(note) ?? [];
-  const bound = bonds.map((bond): Tie => ({ bound: bond.flatMap(of), remembered: [] }));
-  const kept = memories.map(({ note, returns }): Tie => ({
-    bound: of(note),
-    remembered: returns.flatMap((r) => of(r.note).map((place) => ({ ...place, worth: r.worth }))),
-  }));
-  return [...bound, ...kept].filter((tie) => tie.bound.length > 0 && tie.bound.length + tie.remembered.length > 1);
+  const bound = bonds.map((bond): Tie => ({ bound: bond.flatMap((note) => places.get(note) ?? []), remembered: [] }));
+  const kept = memories.map((memory) => remembering(memory, places));
+  return [...bound, ...kept].filter(isTie);
+}
+
+/** What settles between fingerings that strain alike: as memories, each worth FIGURE.settles. */
+export function settlingOf({ settling = [] }: Conditions, lattices: readonly Lattice[]): readonly Tie[] {
+  const places = placesByNote(lattices);
+  return settling.map((memory) => remembering(memory, places, FIGURE.settles)).filter(isTie);
+}
+
+/** @param worth of every return; where it is not given, its own */
+function remembering({ note, returns }: Memory, places: ReadonlyMap<NoteId, readonly Place[]>, worth?: number): Tie {
+  const remembered = returns.flatMap((r) =>
+    (places.get(r.note) ?? []).map((place) => ({ ...place, worth: worth ?? r.worth })),
+  );
+  return { bound: places.get(note) ?? [], remembered };
+}
+
+/** Whether there are strokes to tie together. */
+function isTie({ bound, remembered }: Tie): boolean {
+  return bound.length > 0 && bound.length + remembered.length > 1;
 }
 
 function placesByNote(lattices: readonly Lattice[]): ReadonlyMap<NoteId, readonly Place[]> {

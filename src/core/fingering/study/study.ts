@@ -11,13 +11,13 @@ import { causeById } from "../cost/causes";
 import { price } from "../cost/price";
 import { WEIGHTS, type Weights } from "../cost/weights";
 import type { Conditions } from "../search/conditions";
-import type { Digits, Fingering } from "./fingering";
+import type { Fingering } from "./fingering";
 import { searchingBonded } from "../search/bonded";
-import { tiesOf } from "../search/ties";
-import { mergeBest, type Costed } from "../search/merge";
-import { digitsOf, fingeringOf, termsOf, type Terms } from "../search/terms";
+import { searchingSettled } from "../search/settled";
+import { settlingOf, tiesOf } from "../search/ties";
+import { digitsOf, fingeringOf, termsOf } from "../search/terms";
 import { latticeOf, type Lattice } from "../search/lattice";
-import { searching, type Progress } from "../search/search";
+import type { Progress } from "../search/search";
 import type { Task } from "./task";
 
 /** A passage before the player's hands: everything the engine needs to know. */
@@ -125,34 +125,16 @@ export function* solving(
   conditions: Conditions,
   k: number,
 ): Generator<Progress, readonly Solved[]> {
-  const of = lattices.reduce((sum, { task }) => sum + task.line.onsets.length, 0);
   const terms = lattices.map(({ task }) => termsOf(task.line, conditions));
   const ties = tiesOf(conditions, lattices);
   const { found, exact } = yield* ties.length > 0
     ? searchingBonded(lattices, terms, ties, k)
-    : searchingApart(lattices, terms, k, of);
+    : searchingSettled(lattices, terms, settlingOf(conditions, lattices), k);
   return found.map(({ total, item }) => ({
     fingering: Object.assign({}, ...lattices.map(({ task }, i) => fingeringOf(task.line, item[i]!))) as Fingering,
     total,
     exact,
   }));
-}
-
-function* searchingApart(
-  lattices: readonly Lattice[],
-  terms: readonly Terms[],
-  k: number,
-  of: number,
-): Generator<Progress, { readonly found: readonly Costed<readonly Digits[]>[]; readonly exact: true }> {
-  let done = 0;
-  const lists: Costed<Digits>[][] = [];
-  for (const [i, lattice] of lattices.entries()) {
-    const steps = searching(lattice, terms[i]!, k);
-    let step = steps.next();
-    for (; !step.done; step = steps.next()) yield { done: ++done, of };
-    lists.push(step.value.map(({ total, digits }) => ({ total, item: digits })));
-  }
-  return { found: mergeBest(lists, k), exact: true };
 }
 
 /** The fingerings alone. */
