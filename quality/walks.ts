@@ -4,7 +4,7 @@ import { answered } from "./grade";
 import { musicOf } from "./notation";
 
 const SCALE = [0, 2, 4, 5, 7, 9, 11];
-const LINES = 40;
+const LINES = 240;
 const NOTES = 32;
 
 /** What a pianist would count in the digits of wandering lines. */
@@ -17,7 +17,7 @@ export interface StepsCounted {
   readonly hops: number;
 }
 
-/** Forty seeded lines in twelve keys, mostly by steps, with thirds, fourths and turns, as two-part inventions have them. */
+/** 240 seeded lines in twelve keys, mostly by steps, with thirds, fourths and turns, as two-part inventions have them. */
 export function stepsOfWalks(side: Side): StepsCounted {
   const random = seeded(side === "right" ? 11 : 12);
   let [steps, skipped, thumbToLittle, hops] = [0, 0, 0, 0];
