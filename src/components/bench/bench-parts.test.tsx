@@ -65,6 +65,16 @@ describe("the option cards", () => {
     expect(onChoose).toHaveBeenCalledWith("B");
   });
 
+  it("tell of an option whose fingers another has already", () => {
+    const all = [...both, option("C", "1231", { leaning: "least-strain" })];
+    const given = { chosen: "A", previewed: null, taken: null, merits: new Map(), least: "A" };
+    render(<OptionCards {...given} all={all} onPreview={jest.fn()} onChoose={jest.fn()} />);
+    const cards = screen.getAllByRole("radio");
+    expect(cards[2]).toHaveTextContent("the same fingers as A");
+    expect(cards[2]).toHaveAccessibleName(/strain [\d.]+, the same fingers as A$/);
+    expect(cards[1]).not.toHaveTextContent("the same fingers");
+  });
+
   it("are looked at by pointing or by keyboard, and put in force only when chosen", async () => {
     const [onChoose, onPreview] = [jest.fn(), jest.fn()];
     render(

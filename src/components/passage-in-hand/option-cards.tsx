@@ -2,7 +2,9 @@ import { ToggleGroup } from "radix-ui";
 import { leaningById } from "@/core/options/leanings";
 import type { MeritFound } from "@/core/merits";
 import { counted } from "@/core/counted";
+import { differences } from "@/core/fingering/study/fingering";
 import type { Judged } from "@/core/fingering/study/study";
+import type { NoteId } from "@/core/passage/note";
 import type { OptionData } from "@/server/types";
 import { TONE_COLOUR, toneOf, strainText } from "../strain";
 
@@ -42,6 +44,7 @@ interface Props {
 
 /** The options as a column: pointing at one or reaching it by keyboard shows it on the score, choosing puts it in force. */
 export function OptionCards({ all, chosen, previewed, taken, merits, least, onPreview, onChoose }: Props) {
+  const moreText = (place: number): string => twinText(all, place) ?? meritsText(merits.get(all[place]!.option.id));
   return (
     <ToggleGroup.Root
       type="single"
@@ -55,11 +58,11 @@ export function OptionCards({ all, chosen, previewed, taken, merits, least, onPr
       onMouseLeave={() => onPreview(null)}
       onBlur={() => onPreview(null)}
     >
-      {all.map(({ option, judged }) => (
+      {all.map(({ option, judged }, place) => (
         <ToggleGroup.Item
           key={option.id}
           value={option.name}
-          aria-label={cardText(option, judged, merits.get(option.id))}
+          aria-label={cardText(option, judged, moreText(place))}
           onMouseEnter={() => onPreview(option.name)}
           onFocus={() => onPreview(option.name)}
           className={`grid min-h-11 grid-cols-[1.6rem_1fr_auto] items-baseline gap-x-2 border-t border-hairline py-1.5 pl-2 text-left data-[state=on]:bg-raised data-[state=on]:shadow-[inset_3px_0_0_var(--velvet)] ${previewed === option.name ? "bg-raised" : ""}`}
@@ -70,7 +73,7 @@ export function OptionCards({ all, chosen, previewed, taken, merits, least, onPr
             {taken === option.id && <span className="ml-2 font-semibold text-velvet">taken</span>}
             <span className="block text-xs text-soft">
               {option.title && `${originText(option)}; `}
-              {meritsText(merits.get(option.id))}
+              {moreText(place)}
             </span>
           </span>
           <span className="pr-1 text-right">
@@ -91,10 +94,17 @@ export function OptionCards({ all, chosen, previewed, taken, merits, least, onPr
   );
 }
 
-function cardText(option: OptionData, judged: Judged, merits: CardMerits | undefined): string {
-  const more = merits ? `, ${meritsText(merits)}` : "";
+function cardText(option: OptionData, judged: Judged, more: string): string {
   const origin = option.title ? `${option.title}, ${originText(option)}` : originText(option);
-  return `Option ${option.name}, ${origin}, strain ${strainText(judged.strain)}${more}`;
+  return `Option ${option.name}, ${origin}, strain ${strainText(judged.strain)}${more && `, ${more}`}`;
+}
+
+/** Said of an option in place of its merits where one before it has the same fingers, as may come of changed wishes. */
+function twinText(all: readonly OptionJudged[], place: number): string | null {
+  const { digits } = all[place]!.option;
+  const notes = Object.keys(digits) as NoteId[];
+  const twin = all.slice(0, place).find(({ option }) => differences(notes, option.digits, digits).length === 0);
+  return twin ? `the same fingers as ${twin.option.name}` : null;
 }
 
 function meritsText(merits: CardMerits | undefined): string {
