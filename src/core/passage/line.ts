@@ -121,7 +121,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
   });
   const groups = groupsInOrder(onsets);
   const anew = new Set(groups.filter(({ first }, i) => groups[i - 1]?.last === first - 1).map(({ first }) => first));
-  const done = onsets.map((onset, i) => finished({ ...onset, anew: anew.has(i) }, strokes, onsets[i + 1]));
+  const done = onsets.map((onset, i) => finished(onset, anew.has(i), strokes, onsets[i + 1]));
   return { side, onsets: done, strokes, groups };
 }
 
@@ -131,12 +131,20 @@ function isBesideBeat({ grace }: Note): boolean {
 }
 
 /** An onset with its strokes as they came to be. */
-function finished(onset: Onset, strokes: readonly Stroke[], next: Onset | undefined): Onset {
+function finished(onset: Onset, anew: boolean, strokes: readonly Stroke[], next: Onset | undefined): Onset {
   const struck = onset.struck.map((s) => strokes[s.index]!);
-  const isBound = (s: Stroke): boolean => next === undefined || s.soundsMs >= next.gap - 1;
-  const isPlain = struck.every((s) => isBound(s) && s.load === PLAYING.middling && !s.tune);
-  const said = (s: Stroke): string => `${isBound(s) ? "" : Math.round(s.soundsMs)}/${s.load}${s.tune ? "t" : ""}`;
-  return { ...onset, struck, sign: `${onset.anew ? "anew " : ""}${isPlain ? "" : struck.map(said).join()}` };
+  const isPlain = struck.every((s) => isBound(s, next) && s.load === PLAYING.middling && !s.tune);
+  const signs = isPlain ? "" : struck.map((s) => signOf(s, next)).join();
+  return { ...onset, anew, struck, sign: `${anew ? "anew " : ""}${signs}` };
+}
+
+function isBound({ soundsMs }: Stroke, next: Onset | undefined): boolean {
+  return next === undefined || soundsMs >= next.gap - 1;
+}
+
+function signOf(stroke: Stroke, next: Onset | undefined): string {
+  const ends = isBound(stroke, next) ? "" : Math.round(stroke.soundsMs);
+  return `${ends}/${stroke.load}${stroke.tune ? "t" : ""}`;
 }
 
 /** Detached and staccato notes end early. */
