@@ -106,9 +106,16 @@ function eased(share: number): number {
   return share * share * (3 - 2 * share);
 }
 
-/** The two tips whose opening is nearest its limit, with its mm. */
+/** mm that the figures of an opening take with half a fingertip on either side, and that they stand above a line or a tip. */
+const FIGURES_WIDE = 76;
+const ABOVE_LINE = 4;
+const ABOVE_TIP = 12;
+
+/** The two tips whose opening is nearest its limit, with its mm: over the line between them, or over the tips where these lie close. */
 function OpeningMark({ opening: { from, to, mm, limit } }: { opening: NonNullable<Still["opening"]> }) {
-  const [x, y] = [(from.x + to.x) / 2, (flipped(from.y) + flipped(to.y)) / 2];
+  const tips = [flipped(from.y), flipped(to.y)] as const;
+  const x = (from.x + to.x) / 2;
+  const y = mm < FIGURES_WIDE ? Math.min(...tips) - ABOVE_TIP : (tips[0] + tips[1]) / 2 - ABOVE_LINE;
   return (
     <g data-opening>
       <line
@@ -122,7 +129,7 @@ function OpeningMark({ opening: { from, to, mm, limit } }: { opening: NonNullabl
       />
       <text
         x={x}
-        y={y - 4}
+        y={y}
         fontSize={10}
         textAnchor="middle"
         fontFamily="var(--font-sans)"
