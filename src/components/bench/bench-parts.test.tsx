@@ -66,13 +66,15 @@ describe("the option cards", () => {
   });
 
   it("tell of an option whose fingers another has already", () => {
-    const all = [...both, option("C", "1231", { leaning: "least-strain" })];
+    const [first] = notes;
+    const begun = { digits: { [first!]: 1 }, origin: "typed" } as const;
+    const all = [...both, option("C", "1231", { leaning: "least-strain" }), option("D", "1231", begun)];
     const given = { chosen: "A", previewed: null, taken: null, merits: new Map(), least: "A" };
     render(<OptionCards {...given} all={all} onPreview={jest.fn()} onChoose={jest.fn()} />);
     const cards = screen.getAllByRole("radio");
     expect(cards[2]).toHaveTextContent("the same fingers as A");
     expect(cards[2]).toHaveAccessibleName(/strain [\d.]+, the same fingers as A$/);
-    expect(cards[1]).not.toHaveTextContent("the same fingers");
+    for (const other of [0, 1, 3]) expect(cards[other]).not.toHaveTextContent("the same fingers");
   });
 
   it("are looked at by pointing or by keyboard, and put in force only when chosen", async () => {

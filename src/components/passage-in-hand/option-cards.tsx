@@ -1,3 +1,4 @@
+import { useMemo } from "react";
 import { ToggleGroup } from "radix-ui";
 import { leaningById } from "@/core/options/leanings";
 import type { MeritFound } from "@/core/merits";
@@ -44,7 +45,7 @@ interface Props {
 
 /** The options as a column: pointing at one or reaching it by keyboard shows it on the score, choosing puts it in force. */
 export function OptionCards({ all, chosen, previewed, taken, merits, least, onPreview, onChoose }: Props) {
-  const moreText = (place: number): string => twinText(all, place) ?? meritsText(merits.get(all[place]!.option.id));
+  const twins = useMemo(() => all.map((_, place) => twinBefore(all, place)), [all]);
   return (
     <ToggleGroup.Root
       type="single"
@@ -58,38 +59,41 @@ export function OptionCards({ all, chosen, previewed, taken, merits, least, onPr
       onMouseLeave={() => onPreview(null)}
       onBlur={() => onPreview(null)}
     >
-      {all.map(({ option, judged }, place) => (
-        <ToggleGroup.Item
-          key={option.id}
-          value={option.name}
-          aria-label={cardText(option, judged, moreText(place))}
-          onMouseEnter={() => onPreview(option.name)}
-          onFocus={() => onPreview(option.name)}
-          className={`grid min-h-11 grid-cols-[1.6rem_1fr_auto] items-baseline gap-x-2 border-t border-hairline py-1.5 pl-2 text-left data-[state=on]:bg-raised data-[state=on]:shadow-[inset_3px_0_0_var(--velvet)] ${previewed === option.name ? "bg-raised" : ""}`}
-        >
-          <span className="font-serif text-xl italic">{option.name}</span>
-          <span className="text-sm">
-            {option.title ?? originText(option)}
-            {taken === option.id && <span className="ml-2 font-semibold text-velvet">taken</span>}
-            <span className="block text-xs text-soft">
-              {option.title && `${originText(option)}; `}
-              {moreText(place)}
+      {all.map(({ option, judged }, place) => {
+        const more = twins[place] ? `the same fingers as ${twins[place]}` : meritsText(merits.get(option.id));
+        return (
+          <ToggleGroup.Item
+            key={option.id}
+            value={option.name}
+            aria-label={cardText(option, judged, more)}
+            onMouseEnter={() => onPreview(option.name)}
+            onFocus={() => onPreview(option.name)}
+            className={`grid min-h-11 grid-cols-[1.6rem_1fr_auto] items-baseline gap-x-2 border-t border-hairline py-1.5 pl-2 text-left data-[state=on]:bg-raised data-[state=on]:shadow-[inset_3px_0_0_var(--velvet)] ${previewed === option.name ? "bg-raised" : ""}`}
+          >
+            <span className="font-serif text-xl italic">{option.name}</span>
+            <span className="text-sm">
+              {option.title ?? originText(option)}
+              {taken === option.id && <span className="ml-2 font-semibold text-velvet">taken</span>}
+              <span className="block text-xs text-soft">
+                {option.title && `${originText(option)}; `}
+                {more}
+              </span>
             </span>
-          </span>
-          <span className="pr-1 text-right">
-            {least === option.name && all.length > 1 && <span className="mr-1.5 text-xs text-soft">least</span>}
-            <span className="text-lg">{strainText(judged.strain)}</span>
-            <span
-              aria-hidden
-              className="mt-0.5 ml-auto block h-1"
-              style={{
-                background: TONE_COLOUR[toneOf(judged.strain)],
-                width: `${Math.min(56, Math.max(4, judged.strain))}px`,
-              }}
-            />
-          </span>
-        </ToggleGroup.Item>
-      ))}
+            <span className="pr-1 text-right">
+              {least === option.name && all.length > 1 && <span className="mr-1.5 text-xs text-soft">least</span>}
+              <span className="text-lg">{strainText(judged.strain)}</span>
+              <span
+                aria-hidden
+                className="mt-0.5 ml-auto block h-1"
+                style={{
+                  background: TONE_COLOUR[toneOf(judged.strain)],
+                  width: `${Math.min(56, Math.max(4, judged.strain))}px`,
+                }}
+              />
+            </span>
+          </ToggleGroup.Item>
+        );
+      })}
     </ToggleGroup.Root>
   );
 }
@@ -99,12 +103,14 @@ function cardText(option: OptionData, judged: Judged, more: string): string {
   return `Option ${option.name}, ${origin}, strain ${strainText(judged.strain)}${more && `, ${more}`}`;
 }
 
-/** Said of an option in place of its merits where one before it has the same fingers, as may come of changed wishes. */
-function twinText(all: readonly OptionJudged[], place: number): string | null {
+/** The letter of the first option before one that has the same fingers on every note, as may come of changed wishes; null where none has. */
+function twinBefore(all: readonly OptionJudged[], place: number): string | null {
   const { digits } = all[place]!.option;
-  const notes = Object.keys(digits) as NoteId[];
-  const twin = all.slice(0, place).find(({ option }) => differences(notes, option.digits, digits).length === 0);
-  return twin ? `the same fingers as ${twin.option.name}` : null;
+  const twin = all.slice(0, place).find(({ option }) => {
+    const notes = Object.keys({ ...option.digits, ...digits }) as NoteId[];
+    return differences(notes, option.digits, digits).length === 0;
+  });
+  return twin?.option.name ?? null;
 }
 
 function meritsText(merits: CardMerits | undefined): string {

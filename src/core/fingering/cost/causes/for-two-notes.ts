@@ -17,6 +17,7 @@ export const forTwoNotes: Cause = {
     if (before === null || earlier === null || !isByThumb(now) || !isByThumb(earlier)) return;
     if (!isPass(before, now) && !isPass(earlier, before)) return;
     const [at, from] = [now.struck[0]!, earlier.struck[0]!];
+    // It goes about a finger that plays between, most often on black: from where it lies for that.
     const moved = Math.abs(at.x - from.x);
     const [least, most] = MOTION.twoNotesFrom;
     const share = Math.min(1, Math.max(0, (moved - least) / (most - least)));
