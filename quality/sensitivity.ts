@@ -1,7 +1,7 @@
 import { WEIGHTS, type Weights } from "@/core/fingering/cost/weights";
 import { answered, gradedBy } from "./grade";
 import { casesOf } from "./kind";
-import { multiplied, TUNED } from "./ranges";
+import { multiplied } from "./ranges";
 
 /** What a changed weight does to the invented cases. */
 interface Effect {
@@ -17,7 +17,7 @@ export interface Sensitivity {
   readonly doubled: Effect;
 }
 
-/** Every weight that is calibrated, halved and doubled by itself. */
+/** Every weight, calibrated or a choice, halved and doubled by itself. */
 export function sensitivity(): readonly Sensitivity[] {
   const cases = casesOf("kinds");
   const plain = cases.map((given) => answered(given, true));
@@ -32,7 +32,7 @@ export function sensitivity(): readonly Sensitivity[] {
     });
     return { changed: (100 * changed) / onsets, whole };
   };
-  return TUNED.map((name) => ({
+  return (Object.keys(WEIGHTS) as (keyof Weights)[]).map((name) => ({
     name,
     halved: effect(multiplied(WEIGHTS, name, 0.5)),
     doubled: effect(multiplied(WEIGHTS, name, 2)),
