@@ -108,7 +108,7 @@ function twinBefore(all: readonly OptionJudged[], place: number): string | null 
   const { digits } = all[place]!.option;
   const twin = all.slice(0, place).find(({ option }) => {
     const notes = Object.keys({ ...option.digits, ...digits }) as NoteId[];
-    return differences(notes, option.digits, digits).length === 0;
+    return notes.length > 0 && differences(notes, option.digits, digits).length === 0;
   });
   return twin?.option.name ?? null;
 }
