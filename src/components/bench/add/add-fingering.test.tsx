@@ -54,7 +54,7 @@ describe("another fingering", () => {
     expect(toast).toHaveBeenCalledWith(
       expect.stringMatching(/^7 digits taken over. Not in that file: 2 notes/),
       expect.objectContaining({
-        description: "The editions differ. bar 3, beat 1: E 4 here, E flat 4 there.",
+        description: "The editions differ. Bar 3, beat 1: E 4 here, E flat 4 there.",
       }),
     );
   });

@@ -11,6 +11,7 @@ import { ask } from "../../keeping/ask";
 import { upload } from "../../keeping/upload";
 import { Button } from "../../ui/button";
 import { newId } from "../../new-id";
+import { capital } from "../../passage-in-hand/words";
 
 interface Props {
   readonly passageId: string;
@@ -47,7 +48,7 @@ export function AddFingering({ passageId, names, onAdded }: Props) {
     const { options, taken, missing: left, differences } = answer.value;
     added(options);
     const missing = left > 0 ? ` Not in that file: ${counted(left, "note")} of the passage.` : "";
-    const said = differences.slice(0, DIFFERENCES_SAID).map((one) => `${one}.`);
+    const said = differences.slice(0, DIFFERENCES_SAID).map((one) => `${capital(one)}.`);
     const more = differences.length > said.length ? [`And ${differences.length - said.length} more.`] : [];
     const description = said.length === 0 ? undefined : ["The editions differ.", ...said, ...more].join(" ");
     toast(`${counted(taken, "digit")} taken over.${missing}`, {
