@@ -3,6 +3,7 @@ import { musicOf } from "../notation";
 import { accompaniments } from "./accompaniments";
 import { arpeggiosOfSevenths, arpeggiosOfTriads } from "./arpeggios";
 import { brokenChords } from "./broken-chords";
+import { cadences } from "./cadences";
 import type { Family, Made } from "./family";
 import { chromatic, scalesFromEachNote, thereAndBack } from "./scales";
 import { motives } from "./motives";
@@ -20,6 +21,7 @@ const FAMILIES: readonly Family[] = [
   sixths,
   motives,
   accompaniments,
+  cadences,
 ];
 
 /** How each family is answered: passages that are as asked, and all, with the digits of those that are not. */

@@ -22,11 +22,14 @@ export class Stretch {
 
   /**
    * Takes one onset more; false where its keys and those before are more than the hand has fingers, or do not lie under it: a little
-   * beyond its span they do, for it need not hold them all at once.
+   * beyond its span they do, for it need not hold them all at once. False for a whole chord too: it is a shape of its own, and what
+   * one chord has in common with the next may lie under other fingers.
    */
   takes(index: number): boolean {
     const { line, hand, instrument } = this.task;
-    for (const { key } of line.onsets[index]!.struck) {
+    const { struck } = line.onsets[index]!;
+    if (struck.length >= MOTION.wholeFrom) return false;
+    for (const { key } of struck) {
       const { x } = contactOn(key, instrument);
       this.left = Math.min(this.left, x);
       this.right = Math.max(this.right, x);

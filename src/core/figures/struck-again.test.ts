@@ -3,7 +3,6 @@ import { WEIGHTS } from "../fingering/cost/weights";
 import { notesAsked, type Study } from "../fingering/study/study";
 import { bestLeaning } from "../options/leaning-study";
 import { balanced } from "../options/leanings/balanced";
-import { FIGURE } from "../physics";
 import { struckAgainIn, struckAgainRemembered } from "./struck-again";
 
 const times = (keys: readonly number[], often: number): number[] =>
@@ -40,7 +39,7 @@ describe("keys struck again and again", () => {
     expect(struckAgainIn(studyOfKeys(keys))).toEqual([]);
   });
 
-  it("are worth what memory is, less where there are two strokes, more where every figure is to be kept, nothing where none is", () => {
+  it("are worth what memory is, more where every figure is to be kept, nothing where none is", () => {
     const worths = (often: number, tying: "alike" | "all" | "none"): number[] => {
       const study = studyOfKeys(times([60, 62], often));
       return struckAgainRemembered(study, struckAgainIn(study), tying).flatMap(({ returns }) =>
@@ -49,7 +48,7 @@ describe("keys struck again and again", () => {
     };
     const { memory, memoryAsked } = WEIGHTS;
     expect(worths(3, "alike")).toEqual([memory, memory, memory]);
-    expect(worths(2, "alike")).toEqual([memory * FIGURE.worthOfTwo, memory * FIGURE.worthOfTwo]);
+    expect(worths(2, "alike")).toEqual([memory, memory]);
     expect(worths(3, "all")).toEqual([1, 1, 1].map(() => memory * memoryAsked));
     expect(worths(3, "none")).toEqual([]);
   });

@@ -28,7 +28,7 @@ export function struckAgainRemembered(study: Study, found: readonly StruckAgain[
     groups.slice(1).flatMap((group, i) =>
       group.map((note, place) => ({
         note: groups[i]![place]!,
-        returns: [{ note, worth: worth * (group.length > 2 ? 1 : FIGURE.worthOfTwo) }],
+        returns: [{ note, worth }],
       })),
     ),
   );

@@ -71,6 +71,8 @@ export const MOTION = {
    * tap slower than 2 and 3 in pianists too is measured (Aoki, Furuya and Kinoshita, Motor Control 9(1), 2005).
    */
   repeatEase: [4.5, 4.7, 4.5, 4.2, 4.1],
+  /** Hz below what the quickest finger repeats with ease, over which fingers come to be drawn over a key in turn. A choice. */
+  drawnRampHz: 1,
   /** ms from one finger's stroke to the next in a rolled chord that lies under the hand. Starting value. */
   rollStep: 45,
   /** Notes a second that one hand plays with ease; beyond, crowded fingers tangle. Starting value. */

@@ -2,7 +2,7 @@ import { strainOfClosing } from "../../hand/limits";
 import { limitsOf } from "../../hand/hand";
 import type { Frame, Press } from "../frames/frame";
 import type { Moment } from "./cause";
-import { isDrawn } from "./drawn";
+import { drawnShare } from "./drawn";
 import { pace } from "./pace";
 import { apart } from "./pairs";
 import { COMFORT, MOTION } from "../../physics";
@@ -35,6 +35,6 @@ export function passStrain(moment: Moment, from: Press, to: Press): number {
   const behind = weights.thumbPassBehind * hand.behind[other.finger - 1]!;
   const tight = weights.thumbPassTight * Math.min(1, Math.max(0, limits.leastComfortable) / MOTION.rampMm);
   const pass = weights.thumbPass + level + behind + tight + weights.thumbPassFar * crossed ** 2;
-  const moved = isDrawn(moment, from) ? weights.carry * (limits.leastRelaxed - apart(from, to)) : Infinity;
-  return Math.min(pass, moved) * pace(now.onset.gap);
+  const carried = Math.min(pass, weights.carry * (limits.leastRelaxed - apart(from, to)));
+  return (pass - drawnShare(moment, from) * (pass - carried)) * pace(now.onset.gap);
 }

@@ -4,7 +4,7 @@ import { COMFORT, MOTION } from "../../physics";
 import type { Press } from "../frames/frame";
 import type { Moment } from "./cause";
 import { haste, pace } from "./pace";
-import { isDrawn } from "./drawn";
+import { drawnShare } from "./drawn";
 import { apart } from "./pairs";
 
 /** mm by which a pair opens beyond relaxed; 0 or less where it does not. */
@@ -44,9 +44,8 @@ export function crowdingStrain(moment: Moment, from: Press, to: Press): number {
   if (distance >= limits.leastRelaxed || distance <= 0) return 0;
   const { crowding, tangle, position, carry, carryAtOnce } = moment.weights;
   const squeezed = crowding * Math.min(COMFORT, strainOfClosing(distance, limits)) * (1 + tangle * haste(moment));
-  if (isDrawn(moment, from))
-    return Math.min(squeezed, carry * (limits.leastRelaxed - distance) * pace(moment.now.onset.gap));
-  const moved = position + carryAtOnce * carry * (limits.leastRelaxed - distance);
+  const [drawn, closed] = [drawnShare(moment, from), carry * (limits.leastRelaxed - distance)];
+  const moved = drawn * closed + (1 - drawn) * (position + carryAtOnce * closed);
   return Math.min(squeezed, moved * pace(moment.now.onset.gap));
 }
 

@@ -113,7 +113,7 @@ export const WEIGHTS: Weights = {
   tangle: 1.5,
   lineBroken: 110,
   carriedAcross: 8,
-  carriedByPedal: 12,
+  carriedByPedal: 70,
   carry: 0.0882,
   carryAtOnce: 3,
   shortfall: 0.434,

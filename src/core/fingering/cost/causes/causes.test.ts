@@ -104,6 +104,32 @@ describe("each cause", () => {
     expect(found([60, 96, 60], "152")).toEqual([]);
   });
 
+  it("other finger on the same key: from chord to chord only on a key at the same end of both, or where the chord returns", () => {
+    const found = (chords: number[][], digits: string) =>
+      findings(studyOfKeys(chords), digits, "other-finger").map(({ found }) => found.words);
+    const [first, bassStays, topStays, innerStays] = [
+      [60, 64, 67],
+      [60, 65, 69],
+      [59, 65, 67],
+      [55, 60, 64],
+    ] as const;
+    expect(found([[...first], [...bassStays]], "135135")).toEqual([]);
+    expect(found([[...first], [...bassStays]], "124235")).toEqual(["1 and 2 in turn on C"]);
+    expect(found([[...first], [...topStays]], "135134")).toEqual(["4 and 5 in turn on G"]);
+    expect(found([[...first], [...innerStays]], "135135")).toEqual([]);
+    const returning = (digits: string) => found([[...first], [...bassStays], [...first]], digits);
+    expect(returning("135135135")).toEqual([]);
+    expect(returning("124135135")).toEqual(["2 and 3 in turn on E", "4 and 5 in turn on G"]);
+  });
+
+  it("thumb pass: drawn over a key it costs no more than being carried, the less so the slower the strokes", () => {
+    const strain = (tempo: number, digits: string) =>
+      findings(studyOfKeys([69, 69, 67], "right", { tempo }), digits, "thumb-pass").at(-1)!.found.strain;
+    expect(strain(100, "312")).toBeLessThan(strain(100, "112") / 2);
+    expect(strain(50, "312")).toBeCloseTo(strain(50, "112"), 9);
+    expect(strain(66, "312")).toBeGreaterThan(strain(72, "312"));
+  });
+
   it("crowding: fingers drawn together over a key are at the next key without squeezing", () => {
     const squeezed = (keys: number[], digits: string) =>
       findings(studyOfKeys(keys), digits, "crowding").reduce((sum, { found }) => sum + found.strain, 0);

@@ -1,7 +1,8 @@
 import type { Frame, Press } from "../../frames/frame";
 import { armShare, sameKeys } from "../arm";
 import { fingers } from "../words";
-import type { Cause } from "../cause";
+import type { Cause, Moment } from "../cause";
+import { MOTION } from "../../../physics";
 
 /**
  * Another finger on a key that was struck just before, or with one note between: it must be thought of; and the hand draws its
@@ -13,15 +14,16 @@ export const otherFinger: Cause = {
   unit: "notes",
   frames: 3,
   source:
-    "A choice: less than a change of position; where a finger cannot repeat so fast, changing is cheaper all the same. Nothing from one chord to another, which the arm sets down: the hand moves as a whole. That repeated notes go 4 3 2 1 is teaching practice.",
-  find({ now, before, earlier, weights, hand, letGo, letGoBefore }, tell) {
+    "A choice: less than a change of position; where a finger cannot repeat so fast, changing is cheaper all the same. From one chord to another, which the arm sets down, only on a key that both begin or both end with, about which the hand turns, and on those of a chord that is struck again: else the hand moves as a whole. That repeated notes go 4 3 2 1 is teaching practice.",
+  find(moment, tell) {
+    const { now, before, earlier, weights, hand } = moment;
     const chord = armShare(hand, now);
     for (const to of now.struck) {
-      // Where the hand let go in between it is set down anew, wherever it was before.
-      const frame = onKey(before, to) ? before : letGo || letGoBefore ? null : earlier;
+      const frame = onKey(before, to) ? before : isRemembered(moment) ? earlier : null;
       const from = onKey(frame, to);
       if (!from || from.finger === to.finger) continue;
-      const moved = sameKeys(frame!, now) ? 0 : chord * armShare(hand, frame!);
+      const turns = frame === before && areSameEnd(before!, from, now, to);
+      const moved = turns || sameKeys(frame!, now) ? 0 : chord * armShare(hand, frame!);
       const away = to.finger > from.finger ? weights.againstSweep : 0;
       const strain = ((weights.otherFinger + away) * (1 - moved)) / now.struck.length;
       if (strain > 0) tell(to.stroke, 1, strain, to, from);
@@ -30,6 +32,21 @@ export const otherFinger: Cause = {
   spared: () => "a key keeps its finger",
   say: ({ finger, other }) => `${fingers(other, finger)} in turn on ${finger!.stroke.spelled}`,
 };
+
+/** Where the hand let go in between it is set down anew, wherever it was before; but a whole chord that returns is remembered. */
+function isRemembered({ now, earlier, letGo, letGoBefore }: Moment): boolean {
+  return !(letGo || letGoBefore) || (earlier !== null && isWhole(now) && sameKeys(earlier, now));
+}
+
+function isWhole({ struck }: Frame): boolean {
+  return struck.length >= MOTION.wholeFrom;
+}
+
+/** Whether a key is the lowest of two whole chords, or the highest of both. */
+function areSameEnd(before: Frame, from: Press, now: Frame, to: Press): boolean {
+  if (!isWhole(before) || !isWhole(now)) return false;
+  return [0, -1].some((end) => from === before.struck.at(end) && to === now.struck.at(end));
+}
 
 function onKey(frame: Frame | null, { key }: Press): Press | undefined {
   if (frame !== null) for (const press of frame.struck) if (press.key === key) return press;
