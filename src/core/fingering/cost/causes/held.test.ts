@@ -127,6 +127,20 @@ describe("causes of what is held and struck", () => {
     expect(findings(studyOn(short), "22", "held-note")).toHaveLength(1);
   });
 
+  it("thumb idle in a chord: of three notes and more, not where it holds a key or rests", () => {
+    const idle = (keys: number[][], digits: string, change = {}) => {
+      const study = studyOfKeys(keys);
+      const hands = { ...study.hands, right: { ...study.hands.right, ...change } };
+      return findings({ ...study, hands }, digits, "idle-thumb").length;
+    };
+    expect(idle([[60, 63, 66]], "235")).toBe(1);
+    expect(idle([[60, 63, 66]], "124")).toBe(0);
+    expect(idle([[60, 63]], "23")).toBe(0);
+    expect(idle([[60, 63, 66]], "235", { resting: [1] })).toBe(0);
+    const held = passage([note("low", 60, "0", "2"), ...[67, 71, 74].map((key) => note(`c${key}`, key, "1", "1"))]);
+    expect(findings(studyOn(held), "1235", "idle-thumb")).toEqual([]);
+  });
+
   it("thumb on two keys: lets one hand strike six", () => {
     const six = studyOfKeys([[60, 62, 64, 65, 67, 69]]);
     expect(findings(six, "112345", "doubled-thumb")).toHaveLength(1);

@@ -15,6 +15,7 @@ import { heavyFinger } from "./heavy-finger";
 import { heldNote } from "./held-note";
 import { heldOpen } from "./held-open";
 import { holding } from "./holding";
+import { idleThumb } from "./idle-thumb";
 import { inOut } from "./in-out";
 import { leftOut } from "./left-out";
 import { neighbour } from "./neighbour";
@@ -34,6 +35,7 @@ export const CAUSES: readonly Cause[] = [
   holding,
   heldOpen,
   unlikeRest,
+  idleThumb,
   opening,
   crowding,
   neighbour,
