@@ -1,6 +1,6 @@
 import { note, passage } from "../../../tests/support/passages";
 import { studyOfKeys, studyOn } from "../../../tests/support/studies";
-import type { Study } from "../fingering/study/study";
+import { notesAsked, type Study } from "../fingering/study/study";
 import { figuresOf } from "./find";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { memoriesOf } from "./ties";
@@ -68,6 +68,13 @@ describe("figures that return", () => {
   it("are found where one key again and again is moved to another", () => {
     const groups = [60, 62, 64].flatMap((key) => [key, key, key, key]);
     expect(found(studyOfKeys(groups)).map(({ returns }) => returns.map(({ by }) => by))).toEqual([[2, 4]]);
+  });
+
+  it("are remembered by the first stroke alone of a key struck again, unless every figure is to be kept", () => {
+    const study = studyOfKeys([60, 62, 64].flatMap((key) => [key, key, key, key]));
+    const remembered = (tying: "alike" | "all") => memoriesOf(study, figuresOf(study), tying).length;
+    expect(remembered("all")).toBeGreaterThan(remembered("alike"));
+    expect(memoriesOf(study, figuresOf(study), "alike").map(({ note }) => note)).not.toContain(notesAsked(study)[1]);
   });
 
   it("are remembered from their first note where the hand leaps to its return, as to a beginning", () => {

@@ -5,12 +5,13 @@ import type { Line } from "../passage/line";
 import { isMovedAlong, type Figure } from "./figure";
 import { onsetsOf, type Range } from "./range";
 import { keysFrom, Stretch } from "./stretch";
+import { struckAgainIn } from "./struck-again";
 import { worthOfKeeping, type Tying } from "./tying";
 
 /**
  * The stays along figures that are moved: where a figure is followed by itself on other steps, the hand is set down anew each time
  * as on a chord, and stays until the next, if it lies under one hand; so it is on the broken chords of an accompaniment. Worth as
- * much as other stays; none where the hand stays in any case.
+ * much as other stays; none where the hand stays in any case, or is drawn over keys that fingers in turn strike again.
  * @param figures those of the study
  * @param stays what staysOf finds
  */
@@ -22,6 +23,7 @@ export function staysAlong(
 ): readonly Stay[] {
   if (tying === "none") return [];
   const worth = worthOfKeeping(study, tying);
+  const drawn = struckAgainIn(study).map((groups) => groups.flat());
   return tasksOf(study).flatMap((task) => {
     const { line } = task;
     const rangeOf = onsetsOf(line);
@@ -29,7 +31,7 @@ export function staysAlong(
     const take = ({ first, last }: Range): void => {
       for (let index = first; index <= last; index++) taken.add(index);
     };
-    for (const { keys } of stays) take(rangeOf(keys.flat()));
+    for (const notes of [...drawn, ...stays.map(({ keys }) => keys.flat())]) take(rangeOf(notes));
     return [...partsOf(figures, line), ...line.groups].flatMap((range): Stay[] => {
       if (!isUnderTheHand(task, range, taken)) return [];
       take(range);

@@ -53,6 +53,26 @@ describe("keys struck again and again", () => {
     expect(worths(3, "none")).toEqual([]);
   });
 
+  it("keep the same two fingers on each key of a scale that strikes each twice", () => {
+    const study = studyOfKeys(times([62, 64, 66, 67, 69, 71, 73, 74], 2));
+    const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+    const digits = notesAsked(study).map((id) => fingering[id]);
+    for (const [i, digit] of digits.slice(2, -2).entries()) expect(digit).toBe(digits[2 + (i % 2)]);
+  });
+
+  it("are struck by one finger where there is time", () => {
+    for (const keys of [
+      [60, 62],
+      [65, 67, 65],
+      [67, 65, 64],
+    ]) {
+      const study = studyOfKeys(times(keys, 5), "right", { tempo: 40 });
+      const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+      const digits = notesAsked(study).map((id) => fingering[id]);
+      for (const [i, digit] of digits.entries()) expect(digit).toBe(digits[i - (i % 5)]);
+    }
+  });
+
   it.each(["right", "left"] as const)(
     "are played by fingers in turn towards the thumb, alike on each: %s hand",
     (side) => {

@@ -24,6 +24,7 @@ export function memoriesOf(study: Study, figures: readonly Figure[], tying: Tyin
   return figures.flatMap(({ notes, returns }) => {
     const tied = returns.filter((given) => isTied(given, tying));
     return notes.flatMap((note, place): Memory[] => {
+      if (tying !== "all" && ways.get(note)?.isAgain) return [];
       const answers = tied
         .filter((given) => !given.changed.includes(place) && goesAlike(ways, note, given.notes[place]!, given))
         .map((given) => ({ note: given.notes[place]!, worth: worthOf(given) }));
@@ -46,6 +47,8 @@ interface Way {
    * keys of a chord ask for another finger, those of a line go with it.
    */
   readonly colour: "black" | "white" | null;
+  /** Whether the onset before strikes the same single key: which fingers take turns on it is remembered otherwise (see struckAgainIn). */
+  readonly isAgain: boolean;
 }
 
 /**
@@ -65,7 +68,7 @@ function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
       ]);
       for (const { notes, key } of struck) {
         const colour = struck.length === 1 && !isBroken ? null : isBlack(key) ? "black" : "white";
-        for (const note of notes) ways.set(note, { from, on, colour });
+        for (const note of notes) ways.set(note, { from, on, colour, isAgain: struck.length === 1 && from === 0 });
       }
     }
   }
@@ -80,7 +83,7 @@ function wayAt(
   { line: { onsets }, hand, instrument }: Task,
   index: number,
   besides: readonly [Beside, Beside],
-): Omit<Way, "colour"> & { readonly isBroken: boolean } {
+): Pick<Way, "from" | "on"> & { readonly isBroken: boolean } {
   const lowest = (at: number): Pitch => onsets[at]!.struck[0]!.key;
   const mmTo = (other: number): number =>
     contactOn(lowest(other), instrument).x - contactOn(lowest(index), instrument).x;

@@ -22,10 +22,10 @@ export const otherFinger: Cause = {
       const frame = onKey(before, to) ? before : isRemembered(moment) ? earlier : null;
       const from = onKey(frame, to);
       if (!from || from.finger === to.finger) continue;
-      const turns = frame === before && areSameEnd(before!, from, now, to);
-      const moved = turns || sameKeys(frame!, now) ? 0 : chord * armShare(hand, frame!);
+      const [same, turns] = [sameKeys(frame!, now), frame === before && areSameEnd(before!, from, now, to)];
+      const moved = turns || same ? 0 : chord * armShare(hand, frame!);
       const away = to.finger > from.finger ? weights.againstSweep : 0;
-      const strain = ((weights.otherFinger + away) * (1 - moved)) / now.struck.length;
+      const strain = ((weights.otherFinger + away) * (1 - moved)) / (same ? 1 : now.struck.length);
       if (strain > 0) tell(to.stroke, 1, strain, to, from);
     }
   },
