@@ -116,7 +116,7 @@ export const WEIGHTS: Weights = {
   tangle: 1.5,
   lineBroken: 110,
   carriedAcross: 8,
-  carriedByPedal: 70,
+  carriedByPedal: 85,
   carry: 0.0882,
   carryAtOnce: 3,
   shortfall: 0.434,

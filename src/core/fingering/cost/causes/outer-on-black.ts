@@ -30,6 +30,7 @@ export const outerOnBlack: Cause = {
 /** Share of the way in that is left: most of it where the music begins, for the hand is set down there; little where the hand lies in for this very key, some where only black keys came before. */
 function wayLeft(at: Press, before: Frame | null, earlier: Frame | null): number {
   if (before === null) return MOTION.inAtFirst;
+  if (strikes(before, at)) return MOTION.liesIn;
   if (earlier === null) return 1;
   if (strikes(earlier, at)) return MOTION.liesIn;
   return isBlack(before) && isBlack(earlier) ? MOTION.liesInOnBlack : 1;
