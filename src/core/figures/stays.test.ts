@@ -84,12 +84,14 @@ describe("where the hand stays", () => {
     expect(sizes([...CHORD, ...again], 110)).toEqual([CHORD.length]);
   });
 
-  it("is where the hand is set down on five neighbouring keys, sooner than on others, and not where it lay over them before", () => {
+  it("is where the hand is set down on five neighbouring keys, sooner than on others, and not where it lay over them before or goes on by step", () => {
     const five = [60, 64, 62, 65, 67, 64, 60];
     expect(found(studyOfKeys(five)).map((keys) => keys.flat().length)).toEqual([7]);
     expect(found(studyOfKeys([79, ...five])).map((keys) => keys.flat().length)).toEqual([7]);
     expect(found(studyOfKeys([59, ...five]))).toEqual([]);
     expect(found(studyOfKeys([69, ...five]))).toEqual([]);
+    expect(found(studyOfKeys([...five, 59]))).toEqual([]);
+    expect(found(studyOfKeys([...five, 81])).map((keys) => keys.flat().length)).toEqual([7]);
     expect(found(studyOfKeys([60, 65, 62, 67, 70, 65, 60]))).toEqual([]);
     const fingers = (keys: readonly number[], side: "right" | "left") => {
       const study = studyOfKeys(keys, side);
@@ -101,6 +103,27 @@ describe("where the hand stays", () => {
       expect(fingers(keys, "left")).toEqual([5, 3, 1, 3, 4, 2, 5]);
       expect(fingers(keys, "right")).toEqual([1, 3, 5, 3, 2, 4, 1]);
     }
+  });
+
+  it("takes five keys with five fingers from any key, black or white, whatever their order", () => {
+    for (const tonic of [55, 56, 58, 59, 61, 66])
+      for (const order of [
+        [0, 4, 1, 3, 2, 4, 0],
+        [4, 2, 3, 1, 2, 0, 1, 4],
+        [0, 2, 1, 3, 2, 4, 3, 1, 0],
+      ])
+        for (const [side, shape] of [
+          ["right", [0, 2, 3, 5, 7]],
+          ["left", [0, 2, 4, 5, 7]],
+        ] as const) {
+          const study = studyOfKeys(
+            order.map((place) => tonic + shape[place]!),
+            side,
+          );
+          const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+          const asked = order.map((place) => (side === "right" ? place + 1 : 5 - place));
+          expect(notesAsked(study).map((id) => fingering[id])).toEqual(asked);
+        }
   });
 
   it("lets each key keep its finger", () => {

@@ -2,6 +2,7 @@ import type { Stay } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
 import type { Line } from "../passage/line";
+import { FINGERS } from "../hand/finger";
 import { STAY } from "../physics";
 import { feelsTheSame, type Figure } from "./figure";
 import { patternsOf } from "./patterns";
@@ -15,7 +16,8 @@ import { worthOfKeeping, type Tying } from "./tying";
  * the hand on them as on a chord, and each key keeps its finger; or where it is set down on five neighbouring keys. From left to right, each as long as it may be. Where a figure is
  * moved along the hand moves with it: a stay lies within it, or holds it with all that it is moved to. Where keys are struck again
  * by fingers in turn the hand is drawn over them, and does not stay.
- * What that is worth is weights.memory, and memoryAsked times that where the player wants every figure kept.
+ * What that is worth is weights.memory, more where each finger has its key, and memoryAsked times that where the player wants every
+ * figure kept.
  * @param figures those of the study
  */
 export function staysOf(study: Study, figures: readonly Figure[], tying: Tying = "alike"): readonly Stay[] {
@@ -29,7 +31,10 @@ export function staysOf(study: Study, figures: readonly Figure[], tying: Tying =
       task.line.onsets[index]!.struck.some(({ notes }) => drawn.has(notes[0]!));
     for (let from = 0; from < task.line.onsets.length;) {
       const end = isDrawn(from) ? null : endOfStay(task, from, parts, isDrawn);
-      if (end !== null) stays.push({ keys: keysFrom(task.line, from, end), worth });
+      if (end !== null) {
+        const keys = keysFrom(task.line, from, end);
+        stays.push({ keys, worth: keys.length === FINGERS.length ? worth * STAY.worthOfFive : worth });
+      }
       from = end ?? from + 1;
     }
     return stays;

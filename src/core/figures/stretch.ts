@@ -43,7 +43,7 @@ export class Stretch {
   /** Whether the hand stays up to an onset, the last that was taken. */
   isStay(index: number): boolean {
     const { times, strokes } = this;
-    const asked = this.isFiveFingers() ? STAY.strokesAKeyOfFive : STAY.strokesAKey;
+    const asked = this.isFiveFingers(index) ? STAY.strokesAKeyOfFive : STAY.strokesAKey;
     if (times.size < STAY.leastKeys || strokes < asked * times.size) return false;
     return this.isAgain(this.from) && this.isAgain(index);
   }
@@ -59,17 +59,19 @@ export class Stretch {
   }
 
   /**
-   * Whether the hand is set down on five neighbouring keys, one for each finger: not where what was struck before lies under one
-   * hand with them, as in a run that comes in by step, or in the midst of an accompaniment.
+   * Whether the hand is set down on five neighbouring keys, one for each finger: not where what was struck before, or is struck
+   * after, lies under one hand with them, as in a run that comes in or goes on by step, or in the midst of an accompaniment.
    */
-  private isFiveFingers(): boolean {
+  private isFiveFingers(last: number): boolean {
     const { line, hand, instrument } = this.task;
     if (this.times.size !== FINGERS.length || !this.isWithin(STAY.fiveKeysWithin)) return false;
-    const before = line.onsets[this.from - 1];
-    return !before?.struck.some(({ key }) => {
-      const { x } = contactOn(key, instrument);
-      return Math.max(this.right, x) - Math.min(this.left, x) <= hand.keySpan;
-    });
+    return [this.from - 1, last + 1].every(
+      (beside) =>
+        !line.onsets[beside]?.struck.some(({ key }) => {
+          const { x } = contactOn(key, instrument);
+          return Math.max(this.right, x) - Math.min(this.left, x) <= hand.keySpan;
+        }),
+    );
   }
 
   /** Whether what is struck at an onset is struck at another too: a stay begins and ends so, all else leads to it or on. */

@@ -39,6 +39,8 @@ export const STAY = {
   /** The same for five keys that lie under five fingers as they rest, and the white keys' widths within which those lie: a fifth. */
   strokesAKeyOfFive: 1.4,
   fiveKeysWithin: 4.5,
+  /** What five keys are worth, one for each finger, beside fewer: where each finger has its key none is taken for another. */
+  worthOfFive: 3,
   /** Keys at least of a pattern, or of a figure that is moved along; and, if none of these is struck again, the white keys' widths within which they lie: a sixth. */
   leastKeysOfChord: 3,
   chordWithin: 5.5,
