@@ -13,6 +13,7 @@ const AT_LEAST: Readonly<Record<string, number>> = {
   "scales in sixths": 70,
   "a figure on every step": 96,
   "accompaniments from chord to chord": 98,
+  "chords of a cadence": 95,
 };
 
 describe("in every key and both hands", () => {

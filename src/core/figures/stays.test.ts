@@ -4,6 +4,7 @@ import { notesAsked } from "../fingering/study/study";
 import { bestLeaning } from "../options/leaning-study";
 import { balanced } from "../options/leanings/balanced";
 import { figuresOf } from "./find";
+import { STAY } from "../physics";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { staysOf } from "./stays";
 
@@ -73,6 +74,8 @@ describe("where the hand stays", () => {
     const { memory, memoryAsked } = WEIGHTS;
     expect(staysOf(study, [], "alike").map(({ worth }) => worth)).toEqual([memory]);
     expect(staysOf(study, [], "all").map(({ worth }) => worth)).toEqual([memory * memoryAsked]);
+    const five = studyOfKeys([60, 64, 62, 65, 67, 64, 60]);
+    expect(staysOf(five, [], "alike").map(({ worth }) => worth)).toEqual([memory * STAY.worthOfFive]);
     expect(staysOf(study, [], "none")).toEqual([]);
   });
 

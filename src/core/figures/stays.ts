@@ -2,7 +2,6 @@ import type { Stay } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
 import type { Line } from "../passage/line";
-import { FINGERS } from "../hand/finger";
 import { STAY } from "../physics";
 import { feelsTheSame, type Figure } from "./figure";
 import { patternsOf } from "./patterns";
@@ -30,12 +29,12 @@ export function staysOf(study: Study, figures: readonly Figure[], tying: Tying =
     const isDrawn = (index: number): boolean =>
       task.line.onsets[index]!.struck.some(({ notes }) => drawn.has(notes[0]!));
     for (let from = 0; from < task.line.onsets.length;) {
-      const end = isDrawn(from) ? null : endOfStay(task, from, parts, isDrawn);
-      if (end !== null) {
-        const keys = keysFrom(task.line, from, end);
-        stays.push({ keys, worth: keys.length === FINGERS.length ? worth * STAY.worthOfFive : worth });
+      const found = isDrawn(from) ? null : longestFrom(task, from, parts, isDrawn);
+      if (found !== null) {
+        const keys = keysFrom(task.line, from, found.end);
+        stays.push({ keys, worth: found.isFiveFingers ? worth * STAY.worthOfFive : worth });
       }
-      from = end ?? from + 1;
+      from = found?.end ?? from + 1;
     }
     return stays;
   });
@@ -73,22 +72,28 @@ function partsOf(line: Line, figures: readonly Figure[]): Parts {
   return parts;
 }
 
-/** The onset after the longest stay that begins at one, none of it drawn over; null where none does. */
-function endOfStay(task: Task, from: number, parts: Parts, isDrawn: (index: number) => boolean): number | null {
+/** The longest stay that begins at an onset, none of it drawn over, by the onset after it; null where none does. */
+function longestFrom(
+  task: Task,
+  from: number,
+  parts: Parts,
+  isDrawn: (index: number) => boolean,
+): { readonly end: number; readonly isFiveFingers: boolean } | null {
   const { onsets } = task.line;
   const stretch = new Stretch(task, from);
   const touched = new Set<Part>();
-  let end: number | null = null;
-  for (let index = from; index < onsets.length && (end !== null || index < from + STAY.shownWithin); index++) {
-    if (isDrawn(index) || !stretch.takes(index)) return end;
+  let found: ReturnType<typeof longestFrom> = null;
+  for (let index = from; index < onsets.length && (found !== null || index < from + STAY.shownWithin); index++) {
+    if (isDrawn(index) || !stretch.takes(index)) return found;
     for (const part of parts.get(index) ?? []) touched.add(part);
     const stay = { first: from, last: index };
     const patterns = [...touched].filter(({ pattern }) => pattern !== null);
     // With another pattern the hand is set down anew.
-    if (patterns.some(({ pattern }) => pattern !== patterns[0]!.pattern)) return end;
+    if (patterns.some(({ pattern }) => pattern !== patterns[0]!.pattern)) return found;
     const isPattern = patterns.some((part) => isWithin(part, stay) && isWithin(stay, part));
     if (!isPattern && !stretch.isStay(index)) continue;
-    if ([...touched].every((part) => isWithin(stay, part) || isWithin(part.all, stay))) end = index + 1;
+    if ([...touched].every((part) => isWithin(stay, part) || isWithin(part.all, stay)))
+      found = { end: index + 1, isFiveFingers: stretch.isFiveFingers(index) };
   }
-  return end;
+  return found;
 }

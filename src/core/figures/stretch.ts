@@ -49,20 +49,10 @@ export class Stretch {
   }
 
   /**
-   * Whether one hand lies over it as over a chord: over three keys or more, of which one is struck again or which lie close
-   * together.
-   */
-  isChord(): boolean {
-    const { times, strokes } = this;
-    if (times.size < STAY.leastKeysOfChord) return false;
-    return strokes > times.size || this.isWithin(STAY.chordWithin);
-  }
-
-  /**
    * Whether the hand is set down on five neighbouring keys, one for each finger: not where what was struck before, or is struck
    * after, lies under one hand with them, as in a run that comes in or goes on by step, or in the midst of an accompaniment.
    */
-  private isFiveFingers(last: number): boolean {
+  isFiveFingers(last: number): boolean {
     const { line, hand, instrument } = this.task;
     if (this.times.size !== FINGERS.length || !this.isWithin(STAY.fiveKeysWithin)) return false;
     return [this.from - 1, last + 1].every(
@@ -72,6 +62,16 @@ export class Stretch {
           return Math.max(this.right, x) - Math.min(this.left, x) <= hand.keySpan;
         }),
     );
+  }
+
+  /**
+   * Whether one hand lies over it as over a chord: over three keys or more, of which one is struck again or which lie close
+   * together.
+   */
+  isChord(): boolean {
+    const { times, strokes } = this;
+    if (times.size < STAY.leastKeysOfChord) return false;
+    return strokes > times.size || this.isWithin(STAY.chordWithin);
   }
 
   /** Whether what is struck at an onset is struck at another too: a stay begins and ends so, all else leads to it or on. */

@@ -15,6 +15,8 @@ export interface Weights {
   readonly holdingBeyond: number;
   /** Strain per mm by which the fingers of a chord lie on the mean from where they rest. */
   readonly unlikeRest: number;
+  /** Strain of a chord whose outer fingers lie e times as far apart as they rest, or as close. */
+  readonly spread: number;
   /** Strain of a whole chord without the thumb. */
   readonly idleThumb: number;
   /** Strain that a placement out of reach counts as, where the player wants it all the same, and per mm short. */
@@ -109,6 +111,7 @@ export const WEIGHTS: Weights = {
   holding: 0.491,
   holdingBeyond: 0.677,
   unlikeRest: 0.1,
+  spread: 4,
   idleThumb: 2,
   outOfReach: 110,
   outOfReachPerMm: 1,

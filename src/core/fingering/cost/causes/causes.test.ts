@@ -204,6 +204,20 @@ describe("each cause", () => {
     for (const [i, strain] of strains.slice(1).entries()) expect(Math.abs(strain - strains[i]!)).toBeLessThan(0.2);
   });
 
+  it("spread unlike the hand at rest: least for fingers that fall on the keys, in any hand, and nothing wide open", () => {
+    const strain = (keys: number[], digits: string, span: number, side: "right" | "left" = "right") =>
+      findings(studyOfKeys([keys], side, {}, span), digits, "spread").reduce((sum, f) => sum + f.found.strain, 0);
+    for (const span of [175, 205, 235]) {
+      expect(strain([60, 64, 67], "135", span)).toBeLessThan(strain([60, 64, 67], "124", span));
+      if (span > 200) expect(strain([60, 64, 67], "124", span)).toBeLessThan(strain([60, 64, 67], "123", span));
+      expect(strain([60, 62, 64], "123", span)).toBeLessThan(strain([60, 62, 64], "135", span));
+      expect(strain([60, 64, 67], "421", span, "left")).toBeCloseTo(strain([60, 64, 67], "124", span), 9);
+    }
+    expect(strain([60, 67, 72], "125", 185)).toBe(0);
+    const words = (digits: string) => findings(studyOfKeys([[60, 64, 67]]), digits, "spread")[0]!.found.words;
+    expect(words("123")).toMatch(/^1 and 3 lie \d+ mm farther apart than at rest$/);
+  });
+
   it("other finger on the same key: of the fingers, and not of the arm that carries a chord on", () => {
     const count = (keys: (number | number[])[], digits: string) =>
       findings(studyOfKeys(keys), digits, "other-finger").length;

@@ -26,6 +26,7 @@ import { restingFinger } from "./resting-finger";
 import { rotation } from "./rotation";
 import { sameFinger } from "./same-finger";
 import { shortfall } from "./shortfall";
+import { spread } from "./spread";
 import { thumbPass } from "./thumb-pass";
 import { unlikeRest } from "./unlike-rest";
 import { weakFinger } from "./weak-finger";
@@ -35,6 +36,7 @@ export const CAUSES: readonly Cause[] = [
   holding,
   heldOpen,
   unlikeRest,
+  spread,
   idleThumb,
   opening,
   crowding,

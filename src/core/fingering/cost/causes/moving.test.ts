@@ -90,7 +90,7 @@ describe("causes of a hand that moves or lets go", () => {
 
   it("bound broken: the hand is carried across a wide pass where the school or the pedal has it so", () => {
     const arpeggio = (manner: Partial<Manner>, cause: string) =>
-      findings(studyOfKeys([60, 64, 67, 72, 76], "right", manner), "12312", cause);
+      findings(studyOfKeys([60, 65, 69, 76, 79], "right", manner), "12312", cause);
     expect(arpeggio({}, "line-broken")).toEqual([]);
     expect(arpeggio({}, "thumb-pass")).toHaveLength(1);
     for (const manner of [{ arpeggios: "carried" }, { pedal: true }] as const) {
