@@ -1,4 +1,5 @@
 import { studyOfKeys } from "../../../tests/support/studies";
+import { FIGURE } from "../physics";
 import { WEIGHTS } from "../fingering/cost/weights";
 import { notesAsked, type Study } from "../fingering/study/study";
 import { bestLeaning } from "../options/leaning-study";
@@ -39,16 +40,17 @@ describe("keys struck again and again", () => {
     expect(struckAgainIn(studyOfKeys(keys))).toEqual([]);
   });
 
-  it("are worth what memory is, more where every figure is to be kept, nothing where none is", () => {
-    const worths = (often: number, tying: "alike" | "all" | "none"): number[] => {
-      const study = studyOfKeys(times([60, 62], often));
+  it("are worth what memory is, less where two keys are struck twice and no more, more where every figure is to be kept, nothing where none is", () => {
+    const worths = (often: number, tying: "alike" | "all" | "none", keys = [60, 62]): number[] => {
+      const study = studyOfKeys(times(keys, often));
       return struckAgainRemembered(study, struckAgainIn(study), tying).flatMap(({ returns }) =>
         returns.map((r) => r.worth),
       );
     };
     const { memory, memoryAsked } = WEIGHTS;
     expect(worths(3, "alike")).toEqual([memory, memory, memory]);
-    expect(worths(2, "alike")).toEqual([memory, memory]);
+    expect(worths(2, "alike")).toEqual([1, 1].map(() => memory * FIGURE.worthOfTwoTwice));
+    expect(worths(2, "alike", [60, 62, 64])).toEqual([1, 1, 1, 1].map(() => memory));
     expect(worths(3, "all")).toEqual([1, 1, 1].map(() => memory * memoryAsked));
     expect(worths(3, "none")).toEqual([]);
   });

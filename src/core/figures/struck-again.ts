@@ -24,14 +24,15 @@ export function struckAgainIn(study: Study): readonly StruckAgain[] {
 export function struckAgainRemembered(study: Study, found: readonly StruckAgain[], tying: Tying): readonly Memory[] {
   if (tying === "none") return [];
   const worth = worthOfKeeping(study, tying);
-  return found.flatMap((groups) =>
-    groups.slice(1).flatMap((group, i) =>
+  return found.flatMap((groups) => {
+    const isShort = groups.length === 2 && groups[0]!.length === 2;
+    return groups.slice(1).flatMap((group, i) =>
       group.map((note, place) => ({
         note: groups[i]![place]!,
-        returns: [{ note, worth }],
+        returns: [{ note, worth: isShort ? worth * FIGURE.worthOfTwoTwice : worth }],
       })),
-    ),
-  );
+    );
+  });
 }
 
 /** Onsets by runs of one key; a run that begins with a beat and has as many strokes in each but the last, by beats. */

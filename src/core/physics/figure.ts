@@ -23,8 +23,9 @@ export const FIGURE = {
   worthOfWayBack: 0.5,
   /** The same where those lie under one hand, as a chord broken up and down. */
   leastTurn: 2,
-  /** Fewest strokes of one key running for the fingers to take turns alike where as many follow. */
+  /** Fewest strokes of one key running for the fingers to take turns alike where as many follow; and what that is worth where two keys are struck twice and no more. */
   leastStruckAgain: 2,
+  worthOfTwoTwice: 0.33,
   /** Strain, a note, within which fingerings count as straining alike: then that is taken whose figures keep their fingers. */
   settles: 0.001,
 } as const;
