@@ -71,6 +71,8 @@ export const MOTION = {
    * tap slower than 2 and 3 in pianists too is measured (Aoki, Furuya and Kinoshita, Motor Control 9(1), 2005).
    */
   repeatEase: [4.5, 4.7, 4.5, 4.2, 4.1],
+  /** How many times as wide as the hand lies at rest a step of a line is from which near fingers reach for it, and at which they do whole: about a fifth and a sixth. A choice. */
+  wideStep: [1.2, 1.45],
   /** Hz below what the quickest finger repeats with ease, over which fingers come to be drawn over a key in turn. A choice. */
   drawnRampHz: 1,
   /** ms from one finger's stroke to the next in a rolled chord that lies under the hand. Starting value. */

@@ -23,10 +23,15 @@ export function besideRest(hand: Hand, { struck }: Frame): AtRest | null {
   const beyond = apart(low, high) - limitsOf(hand, low.finger, high.finger).widestRelaxed;
   const relaxed = Math.min(1, 1 - beyond / MOTION.rampMm);
   if (relaxed <= 0) return null;
-  return { low, high, restApart: restOf(hand, high) - restOf(hand, low), apart: high.x - low.x, relaxed };
+  return { low, high, restApart: restApart(hand, low, high), apart: high.x - low.x, relaxed };
 }
 
 /** mm across the hand from its middle finger, where a finger rests. */
 export function restOf(hand: Hand, { finger }: Press): number {
   return hand.restOffsets[finger - 1]!;
+}
+
+/** mm between two fingers as they rest. */
+export function restApart(hand: Hand, one: Press, other: Press): number {
+  return Math.abs(restOf(hand, other) - restOf(hand, one));
 }

@@ -17,6 +17,8 @@ export interface Weights {
   readonly unlikeRest: number;
   /** Strain of a chord whose outer fingers lie e times as far apart as they rest, or as close. */
   readonly spread: number;
+  /** Strain of a wide step of a line by fingers that go e times as far apart as they rest. */
+  readonly wideStep: number;
   /** Strain of a whole chord without the thumb. */
   readonly idleThumb: number;
   /** Strain that a placement out of reach counts as, where the player wants it all the same, and per mm short. */
@@ -112,6 +114,7 @@ export const WEIGHTS: Weights = {
   holdingBeyond: 0.677,
   unlikeRest: 0.1,
   spread: 4,
+  wideStep: 4,
   idleThumb: 2,
   outOfReach: 110,
   outOfReachPerMm: 1,

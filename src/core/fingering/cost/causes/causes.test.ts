@@ -218,6 +218,23 @@ describe("each cause", () => {
     expect(words("123")).toMatch(/^1 and 3 lie \d+ mm farther apart than at rest$/);
   });
 
+  it("wide step by near fingers: a sixth costs the less the farther out its fingers rest, in any hand; a third nothing", () => {
+    const strain = (keys: number[], digits: string, span = 205, side: "right" | "left" = "right") =>
+      findings(studyOfKeys(keys, side, {}, span), digits, "wide-step").reduce((sum, f) => sum + f.found.strain, 0);
+    for (const span of [180, 205, 230]) {
+      const [near, middle, far] = ["13", "14", "15"].map((digits) => strain([60, 69], digits, span)) as [
+        number,
+        number,
+        number,
+      ];
+      expect(near).toBeGreaterThan(middle);
+      expect(middle).toBeGreaterThan(far);
+      expect(strain([69, 60], "13", span, "left")).toBeCloseTo(near, 9);
+    }
+    expect(strain([60, 64], "12")).toBe(0);
+    expect(strain([60, 69], "11")).toBe(0);
+  });
+
   it("other finger on the same key: of the fingers, and not of the arm that carries a chord on", () => {
     const count = (keys: (number | number[])[], digits: string) =>
       findings(studyOfKeys(keys), digits, "other-finger").length;

@@ -30,6 +30,7 @@ import { spread } from "./spread";
 import { thumbPass } from "./thumb-pass";
 import { unlikeRest } from "./unlike-rest";
 import { weakFinger } from "./weak-finger";
+import { wideStep } from "./wide-step";
 
 /** All causes of strain. Their sum over a passage is what the search minimises. */
 export const CAUSES: readonly Cause[] = [
@@ -39,6 +40,7 @@ export const CAUSES: readonly Cause[] = [
   spread,
   idleThumb,
   opening,
+  wideStep,
   crowding,
   neighbour,
   carry,

@@ -1,0 +1,35 @@
+import type { Hand } from "../../../hand/hand";
+import { MOTION } from "../../../physics";
+import type { Press } from "../../frames/frame";
+import { restApart } from "../at-rest";
+import type { Cause } from "../cause";
+import { eachJoinPair } from "../join";
+import { fingers, mm } from "../words";
+
+/** A wide step of a line taken by fingers that rest close together, where others rest farther apart. */
+export const wideStep: Cause = {
+  id: "wide-step",
+  label: "wide step by near fingers",
+  unit: "mm",
+  frames: 2,
+  source:
+    "Natural logarithm of how many times as far apart as at rest two fingers strike one after the other, counted from about a fifth on, wider than the hand lies at rest; its weight is a choice: for a sixth a player takes the outer fingers, though nearer ones reach it.",
+  find(moment, tell) {
+    const { now, before, weights, hand } = moment;
+    if (now.struck.length !== 1 || before?.struck.length !== 1) return;
+    eachJoinPair(moment, (from, to) => {
+      const strain =
+        weights.wideStep * wideShare(hand, from, to) * Math.log(Math.abs(to.x - from.x) / restApart(hand, from, to));
+      if (strain > 0) tell(to.stroke, Math.abs(to.x - from.x) - restApart(hand, from, to), strain, to, from);
+    });
+  },
+  spared: () => "the outer fingers take the wide step",
+  say: ({ amount, finger, other }) => `${fingers(other, finger)} reach ${mm(amount)} farther apart than they rest`,
+};
+
+/** How far a step is wider than the hand lies at rest from thumb to little finger, between the shares of MOTION.wideStep. */
+function wideShare(hand: Hand, from: Press, to: Press): number {
+  const [least, most] = MOTION.wideStep;
+  const share = Math.abs(to.x - from.x) / (hand.restOffsets.at(-1)! - hand.restOffsets[0]!);
+  return Math.min(1, Math.max(0, (share - least) / (most - least)));
+}
