@@ -114,7 +114,7 @@ export const WEIGHTS: Weights = {
   holdingBeyond: 0.677,
   unlikeRest: 0.1,
   spread: 4,
-  wideStep: 4,
+  wideStep: 3,
   idleThumb: 2,
   outOfReach: 110,
   outOfReachPerMm: 1,

@@ -1,9 +1,9 @@
 import type { Hand } from "../../../hand/hand";
 import { MOTION } from "../../../physics";
-import type { Press } from "../../frames/frame";
 import { restApart } from "../at-rest";
 import type { Cause } from "../cause";
 import { eachJoinPair } from "../join";
+import { mmBetween } from "../pairs";
 import { fingers, mm } from "../words";
 
 /** A wide step of a line taken by fingers that rest close together, where others rest farther apart. */
@@ -18,18 +18,18 @@ export const wideStep: Cause = {
     const { now, before, weights, hand } = moment;
     if (now.struck.length !== 1 || before?.struck.length !== 1) return;
     eachJoinPair(moment, (from, to) => {
-      const strain =
-        weights.wideStep * wideShare(hand, from, to) * Math.log(Math.abs(to.x - from.x) / restApart(hand, from, to));
-      if (strain > 0) tell(to.stroke, Math.abs(to.x - from.x) - restApart(hand, from, to), strain, to, from);
+      const [step, rest] = [Math.abs(mmBetween(from, to)), restApart(hand, from, to)];
+      const strain = weights.wideStep * wideShare(hand, step) * Math.log(step / rest);
+      if (strain > 0) tell(to.stroke, step - rest, strain, to, from);
     });
   },
   spared: () => "the outer fingers take the wide step",
   say: ({ amount, finger, other }) => `${fingers(other, finger)} reach ${mm(amount)} farther apart than they rest`,
 };
 
-/** How far a step is wider than the hand lies at rest from thumb to little finger, between the shares of MOTION.wideStep. */
-function wideShare(hand: Hand, from: Press, to: Press): number {
+/** How far a step, in mm, is wider than the hand lies at rest from thumb to little finger, between the shares of MOTION.wideStep. */
+function wideShare({ restOffsets }: Hand, step: number): number {
   const [least, most] = MOTION.wideStep;
-  const share = Math.abs(to.x - from.x) / (hand.restOffsets.at(-1)! - hand.restOffsets[0]!);
+  const share = step / (restOffsets.at(-1)! - restOffsets[0]!);
   return Math.min(1, Math.max(0, (share - least) / (most - least)));
 }
