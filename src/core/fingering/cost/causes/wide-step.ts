@@ -19,7 +19,7 @@ export const wideStep: Cause = {
     if (now.struck.length !== 1 || before?.struck.length !== 1) return;
     eachJoinPair(moment, (from, to) => {
       const [step, rest] = [Math.abs(mmBetween(from, to)), restApart(hand, from, to)];
-      const strain = weights.wideStep * wideShare(hand, step) * Math.log(step / rest);
+      const strain = weights.wideStep * beyondRest(hand, step) * Math.log(step / rest);
       if (strain > 0) tell(to.stroke, step - rest, strain, to, from);
     });
   },
@@ -28,7 +28,7 @@ export const wideStep: Cause = {
 };
 
 /** How far a step, in mm, is wider than the hand lies at rest from thumb to little finger, between the shares of MOTION.wideStep. */
-function wideShare({ restOffsets }: Hand, step: number): number {
+function beyondRest({ restOffsets }: Hand, step: number): number {
   const [least, most] = MOTION.wideStep;
   const share = step / (restOffsets.at(-1)! - restOffsets[0]!);
   return Math.min(1, Math.max(0, (share - least) / (most - least)));
