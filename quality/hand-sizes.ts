@@ -58,7 +58,7 @@ export const HAND_SIZES: readonly HandSizes[] = [
   {
     name: "sevenths one after another",
     side: "right",
-    keys: [60, 71, 62, 72, 64, 74],
+    keys: [60, 71, 62, 72],
     holds: (small, _middle, large) => fingersOf(small) < fingersOf(large),
     why: "The larger the hand, the more fingers reach a seventh.",
   },

@@ -115,6 +115,20 @@ describe("figures that return", () => {
     expect(memoriesOf(study, figures, "none")).toEqual([]);
   });
 
+  it("of a sequence are remembered by the last time on keys of like colours", () => {
+    const white = [60, 62, 64, 65, 67, 69, 71, 72, 74, 76];
+    const along = (steps: readonly number[]) => {
+      const study = studyOfKeys(steps.flatMap((step) => [0, 2, 1, 3].map((on) => white[step + on]!)));
+      return memoriesOf(study, figuresOf(study), "alike").flatMap(({ note, returns }) =>
+        returns.map((again) => ({ apart: numberOf(again.note) - numberOf(note), worth: again.worth })),
+      );
+    };
+    const numberOf = (note: string): number => Number(/n(\d+)$/.exec(note)![1]);
+    const even = along([0, 1, 2, 3, 4]);
+    expect(new Set(even.map(({ apart }) => apart))).toEqual(new Set([4]));
+    expect(new Set(even.map(({ worth }) => worth))).toEqual(new Set([WEIGHTS.memory]));
+  });
+
   it("leave a note of a chord free where its key has another colour, for another finger plays there", () => {
     const octaves = (keys: number[]) => {
       const study = studyOfKeys(keys.map((key) => [key, key + 12]));

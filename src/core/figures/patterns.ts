@@ -1,3 +1,4 @@
+import { isCut } from "../passage/groups";
 import type { Line } from "../passage/line";
 import { STAY } from "../physics";
 import type { Range } from "./range";
@@ -17,7 +18,7 @@ export function patternsOf({ onsets }: Line): readonly Pattern[] {
   const words = keys.map((struck) => struck.join());
   const patterns: Pattern[] = [];
   for (let first = 0; first < keys.length;) {
-    const pattern = patternFrom(keys, words, first);
+    const pattern = patternFrom(onsets, keys, words, first);
     if (pattern !== null) patterns.push(pattern);
     first = (pattern?.last ?? first) + 1;
   }
@@ -25,12 +26,17 @@ export function patternsOf({ onsets }: Line): readonly Pattern[] {
 }
 
 /** The pattern that begins at an onset; null where none does. */
-function patternFrom(keys: readonly (readonly number[])[], words: readonly string[], first: number): Pattern | null {
+function patternFrom(
+  onsets: Line["onsets"],
+  keys: readonly (readonly number[])[],
+  words: readonly string[],
+  first: number,
+): Pattern | null {
   for (let turn = 2; turn <= STAY.longestTurn; turn++) {
     let end = first + turn;
     while (end < keys.length && words[end] === words[end - turn]) end++;
     const turns = Math.floor((end - first) / turn);
-    if (turns < 2) continue;
+    if (turns < 2 || isCut(onsets, first, turn)) continue;
     const strokes = keys.slice(first, first + turn).flat();
     const own = [...new Set(strokes)].sort((a, b) => a - b);
     if (own.length >= STAY.leastKeysOfChord && own.length < strokes.length)

@@ -9,22 +9,32 @@ import { worthOfKeeping, type Tying } from "./tying";
 export type StruckAgain = readonly (readonly NoteId[])[];
 
 /**
- * Where a study strikes one key again and again, FIGURE.leastStruckAgain times at least and faster than any one finger does with
- * ease, and then another as often; or the same for beats on end, beat by beat. The fingers had better take turns alike in each group.
+ * Where a study strikes one key again and again, FIGURE.leastStruckAgain times at least and so fast that fingers had better take
+ * turns, and then another as often; or the same for beats on end, beat by beat: alike in each group.
  */
 export function struckAgainIn(study: Study): readonly StruckAgain[] {
+  return alikeIn(study, (groups) => groups.length > 1 && groups.every(isFast));
+}
+
+/** Where it strikes three keys running or more as often, but slower: one finger had better strike each. */
+function struckSlowlyIn(study: Study): readonly StruckAgain[] {
+  return alikeIn(study, (groups) => groups.length > 2 && !groups.every(isFast));
+}
+
+/** Groups of as many strokes that follow one another, of which something holds. */
+function alikeIn(study: Study, holds: (groups: readonly (readonly Onset[])[]) => boolean): readonly StruckAgain[] {
   return tasksOf(study).flatMap(({ line }) =>
     cut(groupsOf(line.onsets), (before, group) => before.length !== group.length)
-      .filter((groups) => groups.length > 1 && groups[0]!.length >= FIGURE.leastStruckAgain && groups.every(isFast))
+      .filter((groups) => groups[0]!.length >= FIGURE.leastStruckAgain && holds(groups))
       .map((groups) => groups.map((group) => group.map(({ struck }) => struck[0]!.notes[0]!))),
   );
 }
 
-/** What it is worth, note by note, that each group is fingered as the one before. */
-export function struckAgainRemembered(study: Study, found: readonly StruckAgain[], tying: Tying): readonly Memory[] {
+/** What it is worth, note by note, that each group is fingered as the one before; or that one finger strikes a key each time. */
+export function struckAgainRemembered(study: Study, tying: Tying): readonly Memory[] {
   if (tying === "none") return [];
   const worth = worthOfKeeping(study, tying);
-  return found.flatMap((groups) => {
+  const inTurn = struckAgainIn(study).flatMap((groups) => {
     const isShort = groups.length === 2 && groups[0]!.length === 2;
     return groups.slice(1).flatMap((group, i) =>
       group.map((note, place) => ({
@@ -33,6 +43,10 @@ export function struckAgainRemembered(study: Study, found: readonly StruckAgain[
       })),
     );
   });
+  const byOne = struckSlowlyIn(study).flatMap((groups) =>
+    groups.map(([note, ...again]) => ({ note: note!, returns: again.map((other) => ({ note: other, worth })) })),
+  );
+  return [...inTurn, ...byOne];
 }
 
 /** Onsets by runs of one key; a run that begins with a beat and has as many strokes in each but the last, by beats. */
@@ -45,9 +59,10 @@ function groupsOf(onsets: readonly Onset[]): readonly (readonly Onset[])[] {
   });
 }
 
-/** Whether no finger strikes again so fast with ease. */
+/** Whether fingers had better take turns at that speed. */
 function isFast(group: readonly Onset[]): boolean {
-  return group.slice(1).every(({ gap }) => 1000 / gap > Math.max(...MOTION.repeatEase));
+  const ease = Math.max(...MOTION.repeatEase) * MOTION.takeTurns[group.length > 2 ? "more" : "two"];
+  return group.slice(1).every(({ gap }) => 1000 / gap > ease);
 }
 
 /** A list in pieces: a new one wherever an entry does not go with the one before. */

@@ -4,10 +4,11 @@ import { WEIGHTS } from "../fingering/cost/weights";
 import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
 import { contactOn } from "../keyboard/contact";
+import { FIGURE } from "../physics";
 import { isBlack, type Pitch } from "../keyboard/pitch";
 import type { Line } from "../passage/line";
 import type { NoteId } from "../passage/note";
-import { feelsTheSame, sameness, takesSameFingers, type Figure, type FigureReturn } from "./figure";
+import { feelsTheSame, isMovedAlong, sameness, takesSameFingers, type Figure, type FigureReturn } from "./figure";
 import { patternsOf } from "./patterns";
 import type { Tying } from "./tying";
 
@@ -19,18 +20,60 @@ import type { Tying } from "./tying";
  */
 export function memoriesOf(study: Study, figures: readonly Figure[], tying: Tying): readonly Memory[] {
   const { memory, memoryAsked } = study.weights ?? WEIGHTS;
-  const worthOf = (given: FigureReturn): number => memory * (tying === "all" ? memoryAsked : sameness(given));
   const ways = waysThrough(study);
-  return figures.flatMap(({ notes, returns }) => {
-    const tied = returns.filter((given) => isTied(given, tying));
-    return notes.flatMap((note, place): Memory[] => {
-      if (tying !== "all" && ways.get(note)?.isAgain) return [];
-      const answers = tied
-        .filter((given) => !given.changed.includes(place) && goesAlike(ways, note, given.notes[place]!, given))
-        .map((given) => ({ note: given.notes[place]!, worth: worthOf(given) }));
-      return answers.length > 0 ? [{ note, returns: answers }] : [];
-    });
+  return figures.flatMap((figure) => {
+    const ties = tying === "alike" ? [...returning(figure), ...movedAlong(figure, ways)] : asked(figure, tying);
+    return ties.flatMap(({ from, to, relation, worth }) =>
+      from.flatMap((note, place): Memory[] => {
+        if (tying !== "all" && ways.get(note)?.isAgain) return [];
+        const again = to.notes[place]!;
+        if (to.changed.includes(place) || !goesAlike(ways, note, again, relation)) return [];
+        return [{ note, returns: [{ note: again, worth: memory * (tying === "all" ? memoryAsked : worth) }] }];
+      }),
+    );
   });
+}
+
+/** A return that keeps the fingers of an earlier time, and what share of memory that is worth. */
+interface Tie {
+  readonly from: readonly NoteId[];
+  readonly to: Pick<FigureReturn, "notes" | "changed">;
+  readonly relation: FigureReturn["relation"];
+  readonly worth: number;
+}
+
+/** Every return that can. */
+function asked({ notes, returns }: Figure, tying: Tying): readonly Tie[] {
+  const tied = returns.filter((given) => isTied(given, tying));
+  return tied.map((to) => ({ from: notes, to, relation: to.relation, worth: 1 }));
+}
+
+/** What returns on the same keys, or by octaves. */
+function returning({ notes, returns }: Figure): readonly Tie[] {
+  return returns
+    .filter((given) => !isMovedAlong(given) && feelsTheSame(given))
+    .map((to) => ({ from: notes, to, relation: to.relation, worth: sameness(to) }));
+}
+
+/** What follows on other steps: each by the last before it that lies on keys of like colours, less if that is not the one just before. */
+function movedAlong({ notes, returns }: Figure, ways: Ways): readonly Tie[] {
+  const along = returns.filter(isMovedAlong);
+  const times = [notes, ...along.map((given) => given.notes)];
+  return along.flatMap((to, i): Tie[] => {
+    for (let k = i; k >= 0; k--) {
+      const alike = likeColours(ways, times[k]!, to.notes);
+      const isDiatonic = to.relation === "diatonic" || along[k - 1]?.relation === "diatonic";
+      const worth = k === i ? alike : alike * FIGURE.worthFartherOn;
+      if (alike >= FIGURE.alikeFrom)
+        return [{ from: times[k]!, to, relation: isDiatonic ? "diatonic" : to.relation, worth }];
+    }
+    return [];
+  });
+}
+
+/** Share of notes whose keys have the colours of those that answer them. */
+function likeColours(ways: Ways, notes: readonly NoteId[], others: readonly NoteId[]): number {
+  return notes.filter((note, i) => ways.get(note)?.isBlack === ways.get(others[i]!)?.isBlack).length / notes.length;
 }
 
 /** Whether a return keeps its figure's fingers. */
@@ -47,6 +90,7 @@ interface Way {
    * keys of a chord ask for another finger, those of a line go with it.
    */
   readonly colour: "black" | "white" | null;
+  readonly isBlack: boolean;
   /** Whether the onset before strikes the same single key: which fingers take turns on it is remembered otherwise (see struckAgainIn). */
   readonly isAgain: boolean;
 }
@@ -57,7 +101,9 @@ interface Way {
  */
 type Step = number | null;
 
-function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
+type Ways = ReadonlyMap<NoteId, Way>;
+
+function waysThrough(study: Study): Ways {
   const ways = new Map<NoteId, Way>();
   for (const task of tasksOf(study)) {
     const [before, after] = besidePatterns(task.line);
@@ -68,7 +114,8 @@ function waysThrough(study: Study): ReadonlyMap<NoteId, Way> {
       ]);
       for (const { notes, key } of struck) {
         const colour = struck.length === 1 && !isBroken ? null : isBlack(key) ? "black" : "white";
-        for (const note of notes) ways.set(note, { from, on, colour, isAgain: struck.length === 1 && from === 0 });
+        for (const note of notes)
+          ways.set(note, { from, on, colour, isBlack: isBlack(key), isAgain: struck.length === 1 && from === 0 });
       }
     }
   }
@@ -109,7 +156,7 @@ function besidePatterns(line: Line): readonly [ReadonlyMap<number, number>, Read
 }
 
 /** Whether a note and the one that answers it are approached and left alike, by the same interval, in another key by the same step, and lie alike. */
-function goesAlike(ways: ReadonlyMap<NoteId, Way>, one: NoteId, other: NoteId, { relation }: FigureReturn): boolean {
+function goesAlike(ways: Ways, one: NoteId, other: NoteId, relation: FigureReturn["relation"]): boolean {
   const [a, b] = [ways.get(one), ways.get(other)];
   if (a === undefined || b === undefined) return a === b;
   const give = relation === "diatonic" ? 1 : 0;

@@ -3,9 +3,10 @@ import type { Figure } from "../figures/figure";
 import { figuresOf } from "../figures/find";
 import { staysOf } from "../figures/stays";
 import { staysAlong } from "../figures/stays-along";
-import { struckAgainIn, struckAgainRemembered } from "../figures/struck-again";
+import { struckAgainRemembered } from "../figures/struck-again";
 import { memoriesOf } from "../figures/ties";
 import { waysBackRemembered } from "../figures/ways-back";
+import { widePairsRemembered } from "../figures/wide-pairs";
 import type { Tying } from "../figures/tying";
 import { WEIGHTS } from "../fingering/cost/weights";
 import type { Conditions } from "../fingering/search/conditions";
@@ -43,7 +44,8 @@ export function leaningConditions(
     memories: [
       ...memoriesOf(study, known, asked),
       ...waysBackRemembered(study, asked),
-      ...struckAgainRemembered(study, struckAgainIn(study), asked),
+      ...struckAgainRemembered(study, asked),
+      ...widePairsRemembered(study, asked),
     ],
     stays: [...stays, ...staysAlong(study, known, stays, asked)],
   };

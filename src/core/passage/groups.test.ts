@@ -1,4 +1,5 @@
-import { studyOfKeys } from "../../../tests/support/studies";
+import { note, passage } from "../../../tests/support/passages";
+import { studyOfKeys, studyOn } from "../../../tests/support/studies";
 import { tasksOf } from "../fingering/study/study";
 import { groupsInOrder } from "./groups";
 
@@ -42,6 +43,20 @@ describe("groups in order", () => {
   it("are what the hand is set down anew on, but for the first", () => {
     const { onsets } = tasksOf(studyOfKeys([...along([0, 2, 1, 2]), 60]))[0]!.line;
     expect(onsets.filter(({ anew }) => anew).map(({ index }) => index)).toEqual([4, 8]);
+  });
+
+  it("are not parted by a rest, unless rests part the groups as well", () => {
+    const parted = (rests: readonly number[]) => {
+      let at = 0;
+      const notes = along([0, 2, 1, 2]).map((key, i) => {
+        if (i > 0 && rests.includes(i % 4)) at += 1;
+        return note(`n${i}`, key, `${at++}/4`, "1/4");
+      });
+      return groupsInOrder(tasksOf(studyOn(passage(notes)))[0]!.line.onsets).map(({ first }) => first);
+    };
+    expect(parted([])).toEqual([0, 4, 8]);
+    expect(parted([1, 2, 3, 0])).toEqual([0, 4, 8]);
+    expect(parted([2])).toEqual([]);
   });
 
   it("begin on a beat", () => {

@@ -5,6 +5,7 @@ import type { Pulse } from "./metre";
 interface Struck {
   readonly struck: readonly { readonly key: number }[];
   readonly pulse: Pulse;
+  readonly afterRest: boolean;
 }
 
 /** Onsets from the first to the last, by their place in the line. */
@@ -16,14 +17,14 @@ export interface Group {
 /**
  * Groups of onsets that follow one another and strike each its own keys in one order, and go back to one of them within it, as an
  * accompaniment does from chord to chord: all groups of the line, from left to right, each run of them by the shortest order
- * that fits. A run begins on a beat.
+ * that fits. A run begins on a beat. What is parted by a rest belongs together only where the groups themselves are.
  */
 export function groupsInOrder(onsets: readonly Struck[]): readonly Group[] {
   const keys = onsets.map(({ struck }) => struck.map(({ key }) => key));
   const ways = keys.map(([lowest], i) => Math.sign((keys[i + 1]?.[0] ?? NaN) - lowest!));
   const groups: Group[] = [];
   for (let first = 0; first < keys.length;) {
-    const run = onsets[first]!.pulse === "between" ? [] : runFrom(keys, ways, first);
+    const run = onsets[first]!.pulse === "between" ? [] : runFrom(onsets, keys, ways, first);
     groups.push(...run);
     first = (run.at(-1)?.last ?? first) + 1;
   }
@@ -31,9 +32,14 @@ export function groupsInOrder(onsets: readonly Struck[]): readonly Group[] {
 }
 
 /** @param ways up or down from each onset to the next, 1 or -1; what goes another way is in another order, and need not be looked at */
-function runFrom(keys: readonly (readonly number[])[], ways: readonly number[], first: number): readonly Group[] {
+function runFrom(
+  onsets: readonly Struck[],
+  keys: readonly (readonly number[])[],
+  ways: readonly number[],
+  first: number,
+): readonly Group[] {
   for (let turn = STAY.leastOnOthers; turn <= STAY.longestTurn; turn++) {
-    if (!goesAlike(ways, first, turn)) continue;
+    if (!goesAlike(ways, first, turn) || isCut(onsets, first, turn)) continue;
     const order = orderOf(keys, first, turn);
     if (order === null) continue;
     let end = first + turn;
@@ -51,6 +57,11 @@ function runFrom(keys: readonly (readonly number[])[], ways: readonly number[], 
 function goesAlike(ways: readonly number[], first: number, turn: number): boolean {
   for (let i = first; i < first + turn - 1; i++) if (ways[i] !== ways[i + turn]) return false;
   return true;
+}
+
+/** Whether a rest parts some onsets, but not these from what follows. */
+export function isCut(onsets: readonly { readonly afterRest: boolean }[], first: number, turn: number): boolean {
+  return !onsets[first + turn]?.afterRest && onsets.slice(first + 1, first + turn).some(({ afterRest }) => afterRest);
 }
 
 /** The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, or none comes again. */

@@ -1,7 +1,7 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
 import { MOTION, PLAYING } from "../physics";
-import { compare, subtract, toMs, type Beats } from "../time/beats";
+import { compare, subtract, SURELY_APART, toMs, toNumber, type Beats } from "../time/beats";
 import { groupsInOrder, type Group } from "./groups";
 import { barAt, pulseIn, type Metre, type Pulse } from "./metre";
 import { endsAfter, spelledName, type Note, type NoteId } from "./note";
@@ -49,6 +49,8 @@ export interface Onset {
   readonly gap: number;
   /** Strokes that begin here, lowest key first. */
   readonly struck: readonly Stroke[];
+  /** Whether all that was struck before it has ended earlier, as written. */
+  readonly afterRest: boolean;
   /** Whether it goes on with a rolled chord: the hand sweeps to it in its own time and need not open to it. */
   readonly swept: boolean;
   /** Whether a group begins here that strikes its keys as the group before did its own: the hand is set down anew on it. */
@@ -77,6 +79,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
   const tune = tuneOf(passage);
   const strokes: Stroke[] = [];
   const sounding = new Map<Pitch, number>();
+  const ends = endsOf(byOnset);
   const starts = byOnset.map((_, index) => startMs(byOnset, index, manner.tempo));
   const onsets = byOnset.map((together, index): Onset => {
     const struck = unisons(together).map((notes): Stroke => {
@@ -113,6 +116,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       ms: starts[index]!,
       gap: index === 0 ? Infinity : gapBetween(starts[index - 1]!, starts[index]!),
       struck,
+      afterRest: index > 0 && ends[index - 1]! < toNumber(at) - SURELY_APART,
       swept: isSwept(byOnset, index),
       anew: false,
       last: index === byOnset.length - 1,
@@ -190,6 +194,15 @@ function releaseOnset(groups: readonly (readonly Note[])[], from: number, note: 
   let until = from + 1;
   while (until < groups.length && endsAfter(note, groups[until]![0]!.onset)) until++;
   return until;
+}
+
+/** By onset, where the last of all that was struck so far ends, in quarter notes. */
+function endsOf(groups: readonly (readonly Note[])[]): readonly number[] {
+  let end = -Infinity;
+  return groups.map((notes) => {
+    for (const { onset, duration } of notes) end = Math.max(end, toNumber(onset) + toNumber(duration));
+    return end;
+  });
 }
 
 /** ms from one onset to the next; never less than one. */

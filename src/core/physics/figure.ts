@@ -16,6 +16,8 @@ export const FIGURE = {
   worth: { exact: 1, octave: 1, chromatic: 0.9, diatonic: 0.8, mirrored: 0.7, inverted: 0.5 },
   /** Share of the keys of a sequence that must keep their colour for it to feel the same at all. */
   alikeFrom: 0.5,
+  /** What a time of a sequence is worth to a later one that does not follow it at once, beside one that does. A choice. */
+  worthFartherOn: 0.5,
   /** Of so many onsets at most one may be changed. */
   onsetsAChange: 4,
   /** Fewest onsets up or down that a line goes back over, key by key, for that to be remembered; and what that is worth beside a return on the same keys. */
@@ -26,6 +28,8 @@ export const FIGURE = {
   /** Fewest strokes of one key running for the fingers to take turns alike where as many follow; and what that is worth where two keys are struck twice and no more. */
   leastStruckAgain: 2,
   worthOfTwoTwice: 0.33,
+  /** Fewest wide intervals broken one after another that are one shape moved along. A choice. */
+  leastWidePairs: 3,
   /** Strain, a note, within which fingerings count as straining alike: then that is taken whose figures keep their fingers. */
   settles: 0.001,
 } as const;

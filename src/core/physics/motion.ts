@@ -55,7 +55,7 @@ export const MOTION = {
   sharedTendon: {
     "12": 0.1,
     "13": 0.05,
-    "14": 0.15,
+    "14": 0.1,
     "15": 0.1,
     "23": 0,
     "24": 0.1,
@@ -71,8 +71,16 @@ export const MOTION = {
    * tap slower than 2 and 3 in pianists too is measured (Aoki, Furuya and Kinoshita, Motor Control 9(1), 2005).
    */
   repeatEase: [4.5, 4.7, 4.5, 4.2, 4.1],
+  /** Times as fast that two strokes of a finger go with ease as more do: the hand rebounds once by itself. A choice. */
+  rebound: 1.3,
+  /** Times as fast as the quickest finger repeats with ease, from which fingers had better take turns: over two strokes, and over more. Choices. */
+  takeTurns: { two: 1.6, more: 1.3 },
   /** How many times as wide as the hand lies at rest a step of a line is from which near fingers reach for it, and at which they do whole: about a fifth and a sixth. A choice. */
   wideStep: [1.2, 1.45],
+  /** Share of a change of position that either end of a wide interval is spared where it is broken, for both make one move, by rolling the forearm. A choice. */
+  endsSpare: 0.75,
+  /** How many times as dear another finger on a key is with one note between as at once, where fingers may be drawn over it. A choice. */
+  otherAfterOne: 2,
   /** Hz below what the quickest finger repeats with ease, over which fingers come to be drawn over a key in turn. A choice. */
   drawnRampHz: 1,
   /** ms from one finger's stroke to the next in a rolled chord that lies under the hand. Starting value. */

@@ -35,3 +35,10 @@ export function restOf(hand: Hand, { finger }: Press): number {
 export function restApart(hand: Hand, one: Press, other: Press): number {
   return Math.abs(restOf(hand, other) - restOf(hand, one));
 }
+
+/** How far a step, in mm, is wider than the hand lies at rest from thumb to little finger, between the shares of MOTION.wideStep: 0 to 1. */
+export function beyondRest({ restOffsets }: Hand, step: number): number {
+  const [least, most] = MOTION.wideStep;
+  const share = step / (restOffsets.at(-1)! - restOffsets[0]!);
+  return Math.min(1, Math.max(0, (share - least) / (most - least)));
+}

@@ -144,7 +144,7 @@ export const WEIGHTS: Weights = {
   weakInTune: 0.5,
   heavyThumb: 6,
   weakPairPerHz: 0.519,
-  alternation: 1.05,
+  alternation: 3,
   inOut: 0.0903,
   rotation: 2.53,
   heldLost: 120,

@@ -25,7 +25,8 @@ export const otherFinger: Cause = {
       const [same, turns] = [sameKeys(frame!, now), frame === before && areSameEnd(before!, from, now, to)];
       const moved = turns || same ? 0 : chord * armShare(hand, frame!);
       const away = to.finger > from.finger ? weights.againstSweep : 0;
-      const strain = ((weights.otherFinger + away) * (1 - moved)) / (same ? 1 : now.struck.length);
+      const times = frame === earlier ? MOTION.otherAfterOne : 1;
+      const strain = (times * (weights.otherFinger + away) * (1 - moved)) / (same ? 1 : now.struck.length);
       if (strain > 0) tell(to.stroke, 1, strain, to, from);
     }
   },

@@ -14,7 +14,7 @@ export const position: Cause = {
   unit: "mm",
   frames: 3,
   source:
-    "mm outside the comfortable range between this onset and the last but one, as for carrying; grows over the first MOTION.rampMm, then stays; half of it for each end of a wide interval that is broken. After the position-change rules of the ergonomic model cited in hand/proportions; a choice.",
+    "mm outside the comfortable range between this onset and the last but one, as for carrying; grows over the first MOTION.rampMm, then stays; MOTION.endsSpare less of it for each end of a wide interval that is broken. After the position-change rules of the ergonomic model cited in hand/proportions; a choice.",
   find(moment, tell) {
     const { hand, now, before, earlier, weights, letGo, letGoBefore } = moment;
     if (earlier === null || before === null || now.onset.swept || before.onset.swept || letGo || letGoBefore) return;
@@ -25,8 +25,8 @@ export const position: Cause = {
     // A pass sets the hand in a new place whatever the way: its own price has that in it.
     const share = isPass(before, now) || isPass(earlier, before) ? 0 : Math.min(1, moved / MOTION.rampMm);
     const closed = crowdedBetween(moment, earlier, before);
-    // Where a wide interval is broken each of its ends pays for half of the move that both make.
-    const ends = 1 - wideAndBack(hand, earlier, before, now) / 2;
+    // Where a wide interval is broken each of its ends pays for a part of the move that both make.
+    const ends = 1 - wideAndBack(hand, earlier, before, now) * MOTION.endsSpare;
     const change = Math.max(0, ends * share * weights.position - MOTION.closingCounts * closed);
     const strain = change + outOfPlace(hand, earlier, now) * weights.outOfPlace;
     const ms = (now.onset.gap + before.onset.gap) / 2;

@@ -1,6 +1,4 @@
-import type { Hand } from "../../../hand/hand";
-import { MOTION } from "../../../physics";
-import { restApart } from "../at-rest";
+import { beyondRest, restApart } from "../at-rest";
 import type { Cause } from "../cause";
 import { eachJoinPair } from "../join";
 import { mmBetween } from "../pairs";
@@ -26,10 +24,3 @@ export const wideStep: Cause = {
   spared: () => "the outer fingers take the wide step",
   say: ({ amount, finger, other }) => `${fingers(other, finger)} reach ${mm(amount)} farther apart than they rest`,
 };
-
-/** How far a step, in mm, is wider than the hand lies at rest from thumb to little finger, between the shares of MOTION.wideStep. */
-function beyondRest({ restOffsets }: Hand, step: number): number {
-  const [least, most] = MOTION.wideStep;
-  const share = step / (restOffsets.at(-1)! - restOffsets[0]!);
-  return Math.min(1, Math.max(0, (share - least) / (most - least)));
-}
