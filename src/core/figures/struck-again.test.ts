@@ -66,7 +66,7 @@ describe("keys struck again and again", () => {
   it("are struck by one finger each, twice at a speed at which more strokes want fingers in turn", () => {
     const tempo = 100;
     for (const side of ["right", "left"] as const) {
-      const digits = (often: number): (number | undefined)[] => {
+      const digits = (often: number) => {
         const study = studyOfKeys(times([60, 62, 64, 65, 67, 69, 71, 72], often), side, { tempo });
         const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
         return notesAsked(study).map((id) => fingering[id]);

@@ -23,14 +23,18 @@ export function memoriesOf(study: Study, figures: readonly Figure[], tying: Tyin
   const ways = waysThrough(study);
   return figures.flatMap((figure) => {
     const ties = tying === "alike" ? [...returning(figure), ...movedAlong(figure, ways)] : asked(figure, tying);
-    return ties.flatMap(({ from, to, relation, worth }) =>
-      from.flatMap((note, place): Memory[] => {
-        if (tying !== "all" && ways.get(note)?.isAgain) return [];
+    const remembered = new Map<NoteId, Memory["returns"][number][]>();
+    for (const { from, to, relation, worth } of ties) {
+      from.forEach((note, place) => {
+        if (tying !== "all" && ways.get(note)?.isAgain) return;
         const again = to.notes[place]!;
-        if (to.changed.includes(place) || !goesAlike(ways, note, again, relation)) return [];
-        return [{ note, returns: [{ note: again, worth: memory * (tying === "all" ? memoryAsked : worth) }] }];
-      }),
-    );
+        if (to.changed.includes(place) || !goesAlike(ways, note, again, relation)) return;
+        const returns = remembered.get(note) ?? [];
+        returns.push({ note: again, worth: memory * (tying === "all" ? memoryAsked : worth) });
+        remembered.set(note, returns);
+      });
+    }
+    return [...remembered].map(([note, returns]) => ({ note, returns }));
   });
 }
 
@@ -55,19 +59,26 @@ function returning({ notes, returns }: Figure): readonly Tie[] {
     .map((to) => ({ from: notes, to, relation: to.relation, worth: sameness(to) }));
 }
 
-/** What follows on other steps: each by the last before it that lies on keys of like colours, less if that is not the one just before. */
+/**
+ * What follows on other steps: as long as one time after another lies on keys of like colours, each by the first of them; after
+ * others by the last that does, for less.
+ */
 function movedAlong({ notes, returns }: Figure, ways: Ways): readonly Tie[] {
   const along = returns.filter(isMovedAlong);
   const times = [notes, ...along.map((given) => given.notes)];
+  const relations = ["chromatic" as const, ...along.map(({ relation }) => relation)];
+  const alike = (one: number, other: number): number => likeColours(ways, times[one]!, times[other]!);
+  const firsts = [0];
   return along.flatMap((to, i): Tie[] => {
-    for (let k = i; k >= 0; k--) {
-      const alike = likeColours(ways, times[k]!, to.notes);
-      const isDiatonic = to.relation === "diatonic" || along[k - 1]?.relation === "diatonic";
-      const worth = k === i ? alike : alike * FIGURE.worthFartherOn;
-      if (alike >= FIGURE.alikeFrom)
-        return [{ from: times[k]!, to, relation: isDiatonic ? "diatonic" : to.relation, worth }];
-    }
-    return [];
+    const time = i + 1;
+    const last = times.slice(0, time).findLastIndex((_, k) => alike(k, time) >= FIGURE.alikeFrom);
+    const goesOn = last === i && alike(firsts[i]!, time) >= FIGURE.alikeFrom;
+    firsts.push(goesOn ? firsts[i]! : time);
+    if (last < 0) return [];
+    const from = goesOn ? firsts[i]! : last;
+    const worth = alike(from, time) * (last === i ? 1 : FIGURE.worthFartherOn);
+    const relation = relations[from] === "diatonic" ? "diatonic" : to.relation;
+    return [{ from: times[from]!, to, relation, worth }];
   });
 }
 
