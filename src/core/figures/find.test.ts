@@ -1,3 +1,4 @@
+import { FIGURE as PHYSICS } from "../physics";
 import { note, passage } from "../../../tests/support/passages";
 import { studyOfKeys, studyOn } from "../../../tests/support/studies";
 import { notesAsked, type Study } from "../fingering/study/study";
@@ -115,18 +116,26 @@ describe("figures that return", () => {
     expect(memoriesOf(study, figures, "none")).toEqual([]);
   });
 
-  it("of a sequence are remembered by the last time on keys of like colours", () => {
-    const white = [60, 62, 64, 65, 67, 69, 71, 72, 74, 76];
-    const along = (steps: readonly number[]) => {
-      const study = studyOfKeys(steps.flatMap((step) => [0, 2, 1, 3].map((on) => white[step + on]!)));
+  it("of a sequence are remembered by the first of the times running on keys of like colours, less where others lie between", () => {
+    const bonds = (keys: readonly number[]) => {
+      const study = studyOfKeys(keys);
       return memoriesOf(study, figuresOf(study), "alike").flatMap(({ note, returns }) =>
-        returns.map((again) => ({ apart: numberOf(again.note) - numberOf(note), worth: again.worth })),
+        returns.map((again) => ({
+          from: placeOf(note),
+          apart: placeOf(again.note) - placeOf(note),
+          worth: again.worth,
+        })),
       );
     };
-    const numberOf = (note: string): number => Number(/n(\d+)$/.exec(note)![1]);
-    const even = along([0, 1, 2, 3, 4]);
-    expect(new Set(even.map(({ apart }) => apart))).toEqual(new Set([4]));
+    const placeOf = (note: string): number => Number(/n(\d+)$/.exec(note)![1]);
+    const white = [60, 62, 64, 65, 67, 69, 71, 72];
+    const even = bonds([0, 1, 2, 3, 4].flatMap((step) => [0, 2, 1, 3].map((on) => white[step + on]!)));
+    expect(even.every(({ from }) => from <= 4)).toBe(true);
+    expect(new Set(even.map(({ apart }) => apart))).toEqual(new Set([4, 8, 12, 16]));
     expect(new Set(even.map(({ worth }) => worth))).toEqual(new Set([WEIGHTS.memory]));
+    const past = bonds([60, 64, 62, 65, 61, 65, 63, 66, 62, 66, 64, 67]).filter(({ apart }) => apart === 8);
+    expect(past.length).toBeGreaterThan(0);
+    for (const { worth } of past) expect(worth).toBeCloseTo(WEIGHTS.memory * 0.75 * PHYSICS.worthFartherOn, 9);
   });
 
   it("leave a note of a chord free where its key has another colour, for another finger plays there", () => {
