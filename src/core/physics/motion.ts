@@ -41,6 +41,8 @@ export const MOTION = {
   noteToSeveral: 0.5,
   /** Share of its price that an outer finger on black has where the music begins. A choice. */
   inAtFirst: 0.85,
+  /** The same where the hand is set down on one key or on a chord, and may leave it at once: what is left of the first is paid if it plays on. A choice. */
+  inWhenSetDown: 0.1,
   /** The same while the hand lies in. A choice. */
   liesIn: 0.15,
   /** The same for any black key where the two onsets before were on black keys alone: nothing draws the hand out. A choice. */
@@ -48,7 +50,7 @@ export const MOTION = {
   /** Fewest keys of a chord, which the arm sets the hand down on as a whole. A choice. */
   wholeFrom: 3,
   /** Share of its price that an outer finger on black keeps in a chord: where the hand lies for that, its placement prices. A choice. */
-  inWithChord: 0.1,
+  inWithChord: 0.03,
   /** Strokes a second of two fingers in turn that go with ease. Starting value. */
   alternationEase: 4,
   /** How little two fingers move apart from one another, 0 to 1: 3, 4 and 5 share tendons. Starting values, in the order of teaching practice; that the ring finger moves least by itself, and the thumb and the index most, is measured (Häger-Ross and Schieber, J. Neuroscience 20(22), 2000). */

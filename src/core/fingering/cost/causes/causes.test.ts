@@ -1,3 +1,4 @@
+import { WEIGHTS } from "../weights";
 import { findings } from "../../../../../tests/support/findings";
 import { studyOfKeys } from "../../../../../tests/support/studies";
 import type { Manner } from "../../../passage/passage";
@@ -201,6 +202,14 @@ describe("each cause", () => {
       findings(studyOfKeys(keys), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
     expect(strain([[61, 64, 69]], "125")).toBeCloseTo(strain([[61, 69]], "15") * MOTION.inWithChord, 9);
     expect(strain([[60, 64, 69]], "125")).toBe(0);
+  });
+
+  it("thumb or little finger on black: the hand goes in only if it plays on from there", () => {
+    const strain = (keys: number[], digits: string) =>
+      findings(studyOfKeys(keys, "left"), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
+    expect(strain([37, 39], "54")).toBeCloseTo(WEIGHTS.littleOnBlack * MOTION.inAtFirst, 9);
+    expect(strain([37, 64], "51")).toBeCloseTo(WEIGHTS.littleOnBlack * MOTION.inWhenSetDown, 9);
+    expect(strain([64, 37, 64], "151")).toBeLessThan(strain([64, 37, 39], "154") / 2);
   });
 
   it("fingers off their places: a chord whose inner fingers lie between the outer ones as at rest has none, in any hand", () => {

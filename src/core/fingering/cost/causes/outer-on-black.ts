@@ -1,7 +1,7 @@
 import { fingerName } from "../../../hand/finger";
 import { MOTION } from "../../../physics";
 import type { Frame, Press } from "../../frames/frame";
-import type { Cause } from "../cause";
+import type { Cause, Moment } from "../cause";
 import { pace } from "../pace";
 import { fingerOnKey } from "../words";
 
@@ -13,19 +13,49 @@ export const outerOnBlack: Cause = {
   frames: 3,
   source:
     "The black-key rules of the ergonomic model cited in hand/proportions; the mm are how far the hand is drawn in. The way in is priced once: what is left while the hand lies in, and of a chord, whose placement tells the rest, is a choice.",
-  find({ now, before, earlier, weights, hand }, tell) {
+  find(moment, tell) {
+    const { now, before, earlier } = moment;
+    const whole = now.struck.length >= MOTION.wholeFrom ? MOTION.inWithChord : 1;
     for (const at of now.struck) {
-      if (!at.black || (at.finger !== 1 && at.finger !== 5)) continue;
-      const whole = now.struck.length >= MOTION.wholeFrom ? MOTION.inWithChord : 1;
-      const wayIn =
-        (at.finger === 1 ? weights.thumbOnBlack : weights.littleOnBlack) * wayLeft(at, before, earlier) * whole;
-      const strain = before === null ? wayIn : wayIn * pace(now.onset.gap);
-      tell(at.stroke, hand.behind[at.finger - 1] as number, strain, at, null);
+      if (!isOuterOnBlack(at)) continue;
+      const left = wayLeft(at, before, earlier);
+      const share = isSetDownOnOne(moment) ? Math.min(left, MOTION.inWhenSetDown) : left;
+      tell(at.stroke, mmIn(moment, at), share * whole * priceOf(moment, at, now.onset.gap), at, null);
     }
+    const first = playedOnFrom(moment);
+    if (first === null || !isOuterOnBlack(first)) return;
+    const rest = wayLeft(first, earlier, null) - MOTION.inWhenSetDown;
+    if (rest > 0)
+      tell(first.stroke, mmIn(moment, first), rest * priceOf(moment, first, before!.onset.gap), first, null);
   },
   spared: ({ finger }) => `the ${fingerName(finger!.finger)} stays on white`,
   say: ({ finger }) => `${fingerOnKey(finger!)}: the hand goes in`,
 };
+
+function isOuterOnBlack({ black, finger }: Press): boolean {
+  return black && (finger === 1 || finger === 5);
+}
+
+/** Whether the hand is set down on one key, which it may leave at once: then it need not go in. */
+function isSetDownOnOne({ now, before, letGo }: Moment): boolean {
+  return now.struck.length === 1 && (before === null || letGo);
+}
+
+/** The key that the hand was set down on, if it plays on from there: then it does go in. */
+function playedOnFrom({ before, earlier, letGo, letGoBefore }: Moment): Press | null {
+  if (before?.struck.length !== 1 || letGo) return null;
+  return earlier === null || letGoBefore ? before.struck[0]! : null;
+}
+
+function mmIn({ hand }: Moment, { finger }: Press): number {
+  return hand.behind[finger - 1]!;
+}
+
+/** Strain of going in the whole way, in the time there is. */
+function priceOf({ weights }: Moment, { finger }: Press, ms: number): number {
+  const price = finger === 1 ? weights.thumbOnBlack : weights.littleOnBlack;
+  return ms === Infinity ? price : price * pace(ms);
+}
 
 /** Share of the way in that is left: most of it where the music begins, for the hand is set down there; little where the hand lies in for this very key, some where only black keys came before. */
 function wayLeft(at: Press, before: Frame | null, earlier: Frame | null): number {
