@@ -6,7 +6,7 @@ import { asWritten, part, TIME, toTheBar } from "./shared";
 export const bursts: DrillKind = {
   id: "bursts",
   name: "Short bursts at speed",
-  against: ["speed", "shortfall", "alternation", "repetition"],
+  against: ["speed", "shortfall", "alternation", "repetition", "series"],
   pace: "quick",
   make: (source) =>
     DRILL.bursts.flatMap((count): Drill[] => {

@@ -62,7 +62,7 @@ const TOUCHES: readonly TouchAsked[] = [
 export const touches: DrillKind = {
   id: "touches",
   name: "Touches",
-  against: ["heavy-finger", "weak-finger", "repetition"],
+  against: ["heavy-finger", "weak-finger", "repetition", "series"],
   pace: "slow",
   make: (source) =>
     source.onsets.length < 4

@@ -4,6 +4,7 @@ import { forTwoNotes } from "./for-two-notes";
 import { otherFinger } from "./other-finger";
 import { alternation } from "./alternation";
 import { repetition } from "./repetition";
+import { series } from "./series";
 import type { Cause } from "../cause";
 import { lineBroken } from "./line-broken";
 import { carry } from "./carry";
@@ -63,6 +64,7 @@ export const CAUSES: readonly Cause[] = [
   doubledThumb,
   sameFinger,
   repetition,
+  series,
   otherFinger,
   leftOut,
   restingFinger,
