@@ -21,7 +21,7 @@ let db: Db;
 let drop: () => Promise<void>;
 let passageId: string;
 
-const NAMES = ["E4", "F4", "G4", "F4", "E4", "F4", "G4", "F4", "G4", "A4", "G4", "A4"];
+const NAMES = ["E4", "F4", "G4", "A4", "B4", "C5", "B4", "A4", "G4", "F4", "E4", "D4"];
 const score = scoreXml([NAMES.map((pitch) => noteXml(pitch, { length: 3 })).join("")]);
 /** The digits of the option that looks after the tune, worked out for a study by themselves. */
 const LEANING = "strong-on-tune";
