@@ -44,6 +44,24 @@ describe("stays along a figure that is moved", () => {
     ]);
   });
 
+  it("are on each inversion of a chord that is broken note by note, whichever way it goes", () => {
+    const inversions = [60, 64, 67, 72, 64, 67, 72, 76, 67, 72, 76, 79];
+    for (const keys of [inversions, inversions.toReversed()]) expect(found(studyOfKeys(keys))).toHaveLength(3);
+    for (const side of ["right", "left"] as const)
+      for (const by of [0, 5, 7]) {
+        const keys = inversions.map((key) => (side === "right" ? key + by : 124 - key - by));
+        const study = studyOfKeys(keys, side);
+        const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+        for (const { keys: of } of alongIn(study))
+          expect(new Set(of.flat().map((id) => fingering[id])).size).toBe(inversions.length / 3);
+      }
+  });
+
+  it("are not on octaves struck by turns with what is between them, unless they are a chord", () => {
+    const octaves = [0, 2, 4].flatMap((by) => [[60 + by, 72 + by], 60 + by, 72 + by, [60 + by, 72 + by]]);
+    expect(found(studyOfKeys(octaves))).toEqual([]);
+  });
+
   it("go on where it comes back to the keys it came from", () => {
     expect(found(studyOfKeys(onSteps([0, 2, 4, 2], [0, 2, 4, 0])))).toHaveLength(4);
   });

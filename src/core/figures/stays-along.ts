@@ -32,7 +32,9 @@ export function staysAlong(
       for (let index = first; index <= last; index++) taken.add(index);
     };
     for (const notes of [...drawn, ...stays.map(({ keys }) => keys.flat())]) take(rangeOf(notes));
-    return [...partsOf(figures, line), ...line.groups].flatMap((range): Stay[] => {
+    const groups = line.groups.filter((range) => isChord(task, range) || isOfSingleNotes(line, range));
+    const parts = partsOf(figures, line).filter((range) => isChord(task, range));
+    return [...parts, ...groups].flatMap((range): Stay[] => {
       if (!isUnderTheHand(task, range, taken)) return [];
       take(range);
       return [{ keys: keysFrom(line, range.first, range.last + 1), worth }];
@@ -55,9 +57,26 @@ function partsOf(figures: readonly Figure[], line: Line): readonly Range[] {
     });
 }
 
+/** Whether one hand lies over some onsets as over a chord. */
+function isChord(task: Task, range: Range): boolean {
+  const stretch = stretchOver(task, range);
+  return stretch?.isChord() ?? false;
+}
+
+/** Whether some onsets are a chord that is broken note by note. */
+function isOfSingleNotes({ onsets }: Line, { first, last }: Range): boolean {
+  return onsets.slice(first, last + 1).every(({ struck }) => struck.length === 1);
+}
+
 /** Whether one hand lies over some onsets, of which none is taken. */
-function isUnderTheHand(task: Task, { first, last }: Range, taken: ReadonlySet<number>): boolean {
+function isUnderTheHand(task: Task, range: Range, taken: ReadonlySet<number>): boolean {
+  for (let index = range.first; index <= range.last; index++) if (taken.has(index)) return false;
+  return stretchOver(task, range) !== null;
+}
+
+/** Some onsets, if they lie under one hand. */
+function stretchOver(task: Task, { first, last }: Range): Stretch | null {
   const stretch = new Stretch(task, first);
-  for (let index = first; index <= last; index++) if (taken.has(index) || !stretch.takes(index)) return false;
-  return stretch.isChord();
+  for (let index = first; index <= last; index++) if (!stretch.takes(index)) return null;
+  return stretch;
 }

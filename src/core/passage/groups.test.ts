@@ -40,6 +40,17 @@ describe("groups in order", () => {
     expect(found(chords.flatMap(bar))).toHaveLength(3);
   });
 
+  it("may strike each key once where most come again in the next, as from one inversion of a chord to another", () => {
+    const inversions = [60, 64, 67, 72, 64, 67, 72, 76, 67, 72, 76, 79];
+    expect(found(inversions)).toEqual([
+      [0, 3],
+      [4, 7],
+      [8, 11],
+    ]);
+    expect(found(inversions.slice(0, 8).toReversed()).map(([first]) => first)).toEqual([0, 4]);
+    expect(found([60, 64, 67, 72, 67, 72, 76, 79])).toEqual([]);
+  });
+
   it("are what the hand is set down anew on, but for the first", () => {
     const { onsets } = tasksOf(studyOfKeys([...along([0, 2, 1, 2]), 60]))[0]!.line;
     expect(onsets.filter(({ anew }) => anew).map(({ index }) => index)).toEqual([4, 8]);

@@ -64,11 +64,23 @@ export function isCut(onsets: readonly { readonly afterRest: boolean }[], first:
   return !onsets[first + turn]?.afterRest && onsets.slice(first + 1, first + turn).some(({ afterRest }) => afterRest);
 }
 
-/** The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, or none comes again. */
+/**
+ * The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, or none comes again,
+ * neither among them nor, as most do from one inversion of a chord to the next, among as many onsets before or after.
+ */
 function orderOf(keys: readonly (readonly number[])[], first: number, turn: number): string | null {
   if (first + turn > keys.length) return null;
   const group = keys.slice(first, first + turn);
   const own = [...new Set(group.flat())].sort((a, b) => a - b);
+  if (own.length < STAY.leastKeysOfChord) return null;
   const places = group.map((struck) => struck.map((key) => own.indexOf(key)).join("+"));
-  return own.length < STAY.leastKeysOfChord || new Set(places).size === turn ? null : places.join();
+  const comesAgain =
+    new Set(places).size < turn || [first - turn, first + turn].some((from) => sharesMost(own, keys, from, turn));
+  return comesAgain ? places.join() : null;
+}
+
+function sharesMost(own: readonly number[], keys: readonly (readonly number[])[], from: number, turn: number): boolean {
+  if (from < 0 || from + turn > keys.length) return false;
+  const others = new Set(keys.slice(from, from + turn).flat());
+  return own.filter((key) => others.has(key)).length * 2 > own.length;
 }

@@ -94,9 +94,13 @@ describe("each cause", () => {
       findings(studyOfKeys([60, 60], side), digits, "other-finger")[0]!.found.strain;
     expect(strain("32")).toBeLessThan(strain("23"));
     expect(strain("32", "left")).toBeCloseTo(strain("32"), 9);
+  });
+
+  it("other finger on the same key: with a note between, the hand is not drawn over the key, and either finger costs the same", () => {
     const past = (digits: string) =>
       findings(studyOfKeys([60, 62, 60]), digits, "other-finger").reduce((sum, { found }) => sum + found.strain, 0);
-    expect(past("231")).toBeLessThan(past("143"));
+    expect(past("143")).toBeGreaterThan(0);
+    expect(past("143")).toBeCloseTo(past("231"), 9);
   });
 
   it("other finger on the same key: not where the hand leapt away in between", () => {

@@ -5,8 +5,8 @@ import type { Cause, Moment } from "../cause";
 import { MOTION } from "../../../physics";
 
 /**
- * Another finger on a key that was struck just before, or with one note between: it must be thought of; and the hand draws its
- * fingers over a key towards the thumb: one that lies farther from it comes there only past the finger that was there.
+ * Another finger on a key that was struck just before, or with one note between: it must be thought of. At once, the hand draws its
+ * fingers over the key towards the thumb: one that lies farther from it comes there only past the finger that was there.
  */
 export const otherFinger: Cause = {
   id: "other-finger",
@@ -16,7 +16,7 @@ export const otherFinger: Cause = {
   source:
     "A choice: less than a change of position; where a finger cannot repeat so fast, changing is cheaper all the same. From one chord to another, which the arm sets down, only on a key that both begin or both end with, about which the hand turns, and on those of a chord that is struck again: else the hand moves as a whole. That repeated notes go 4 3 2 1 is teaching practice.",
   find(moment, tell) {
-    const { now, before, earlier, weights, hand } = moment;
+    const { now, before, earlier, hand } = moment;
     const chord = armShare(hand, now);
     for (const to of now.struck) {
       const frame = onKey(before, to) ? before : isRemembered(moment) ? earlier : null;
@@ -24,15 +24,19 @@ export const otherFinger: Cause = {
       if (!from || from.finger === to.finger) continue;
       const [same, turns] = [sameKeys(frame!, now), frame === before && areSameEnd(before!, from, now, to)];
       const moved = turns || same ? 0 : chord * armShare(hand, frame!);
-      const away = to.finger > from.finger ? weights.againstSweep : 0;
-      const times = frame === earlier ? MOTION.otherAfterOne : 1;
-      const strain = (times * (weights.otherFinger + away) * (1 - moved)) / (same ? 1 : now.struck.length);
+      const strain = (costOf(moment, from, to, frame!) * (1 - moved)) / (same ? 1 : now.struck.length);
       if (strain > 0) tell(to.stroke, 1, strain, to, from);
     }
   },
   spared: () => "a key keeps its finger",
   say: ({ finger, other }) => `${fingers(other, finger)} in turn on ${finger!.stroke.spelled}`,
 };
+
+/** What it costs to come to a key with another finger: at once, by drawing the hand over it; with one note between, without. */
+function costOf({ weights, before }: Moment, from: Press, to: Press, frame: Frame): number {
+  if (frame !== before) return MOTION.otherAfterOne * weights.otherFinger;
+  return weights.otherFinger + (to.finger > from.finger ? weights.againstSweep : 0);
+}
 
 /** Where the hand let go in between it is set down anew, wherever it was before; but a whole chord that returns is remembered. */
 function isRemembered({ now, earlier, letGo, letGoBefore }: Moment): boolean {
