@@ -33,7 +33,7 @@ export const MOTION = {
   leapAsked: 0.66,
   /** Share of the price of a broken line that is spared where several notes at once follow several. A choice. */
   setDownTogether: 0.4,
-  /** Share of its price that a break keeps where the hand is set down anew on the next of broken chords in one order. A choice. */
+  /** Share of its price that a break keeps, and another finger on a key, where the hand is set down anew on the next of broken chords in one order. A choice. */
   setDownAnew: 0.35,
   /** Share of a stretch, pass or hop that is kept where fingers are free: they keep their order. A choice. */
   orderKept: 0.3,
