@@ -5,8 +5,10 @@ import { arpeggiosOfSevenths, arpeggiosOfTriads } from "./arpeggios";
 import { brokenChords } from "./broken-chords";
 import { cadences } from "./cadences";
 import type { Family, Made } from "./family";
+import { inversions } from "./inversions";
 import { chromatic, scalesFromEachNote, thereAndBack } from "./scales";
 import { motives } from "./motives";
+import { triadsAlong } from "./triads";
 import { brokenOctaves, sixths, thirds } from "./two-notes";
 
 const FAMILIES: readonly Family[] = [
@@ -16,12 +18,14 @@ const FAMILIES: readonly Family[] = [
   arpeggiosOfTriads,
   arpeggiosOfSevenths,
   brokenChords,
+  inversions,
   brokenOctaves,
   thirds,
   sixths,
   motives,
   accompaniments,
   cadences,
+  triadsAlong,
 ];
 
 /** How each family is answered: passages that are as asked, and all, with the digits of those that are not. */

@@ -8,12 +8,14 @@ const AT_LEAST: Readonly<Record<string, number>> = {
   "arpeggios of triads, from each note": 97,
   "arpeggios of sevenths, from each note": 98,
   "triads broken in one place": 100,
+  "a triad broken from each of its keys": 84,
   "octaves broken along a scale": 98,
   "scales in thirds": 85,
   "scales in sixths": 70,
   "a figure on every step": 96,
   "accompaniments from chord to chord": 98,
   "chords of a cadence": 95,
+  "triads along a scale": 98,
 };
 
 describe("in every key and both hands", () => {

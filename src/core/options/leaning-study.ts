@@ -6,6 +6,7 @@ import { staysAlong } from "../figures/stays-along";
 import { struckAgainRemembered } from "../figures/struck-again";
 import { memoriesOf } from "../figures/ties";
 import { waysBackRemembered } from "../figures/ways-back";
+import { parallelChordsRemembered } from "../figures/parallel-chords";
 import { widePairsRemembered } from "../figures/wide-pairs";
 import type { Tying } from "../figures/tying";
 import { WEIGHTS } from "../fingering/cost/weights";
@@ -46,6 +47,7 @@ export function leaningConditions(
       ...waysBackRemembered(study, asked),
       ...struckAgainRemembered(study, asked),
       ...widePairsRemembered(study, asked),
+      ...parallelChordsRemembered(study, asked),
     ],
     stays: [...stays, ...staysAlong(study, known, stays, asked)],
   };

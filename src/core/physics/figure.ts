@@ -30,6 +30,8 @@ export const FIGURE = {
   worthOfTwoTwice: 0.33,
   /** Fewest wide intervals broken one after another that are one shape moved along. A choice. */
   leastWidePairs: 3,
+  /** What it is worth that a chord carried on by steps keeps its fingers, beside a return on the same keys. A choice. */
+  worthOfParallel: 0.2,
   /** Strain, a note, within which fingerings count as straining alike: then that is taken whose figures keep their fingers. */
   settles: 0.001,
 } as const;
