@@ -4,6 +4,7 @@ import { note, passage } from "../../../../../tests/support/passages";
 import type { Note } from "../../../passage/note";
 import type { Manner, Tune } from "../../../passage/passage";
 import { bestFingerings, notesAsked, type Study } from "../../study/study";
+import { MOTION } from "../../../physics";
 import { WEIGHTS } from "../weights";
 
 describe("causes of what is held and struck", () => {
@@ -62,6 +63,41 @@ describe("causes of what is held and struck", () => {
     ]);
     expect(findings(studyOn(tune), "5152", "same-finger").map((f) => f.at)).toEqual([2]);
     expect(findings(studyOn(tune), "5142", "same-finger")).toEqual([]);
+  });
+
+  it("same finger again: half for a held note where the arm sets the whole hand down elsewhere", () => {
+    const frame = [note("top", 72, "0", "1/2"), note("inner", 67, "1/4", "1/4")];
+    const next = [note("top2", 74, "1/2", "1/4"), note("inner2", 69, "1/2", "1/4")];
+    const low = [note("low", 60, "0", "1/2"), note("low2", 62, "1/2", "1/4")];
+    const hops = (notes: readonly Note[], digits: string) =>
+      findings(studyOn(passage([...notes])), digits, "same-finger").map(({ found }) => found.strain);
+    expect(hops([...frame, ...next], "5235")).toEqual([WEIGHTS.lineBroken]);
+    const whole = hops([low[0]!, ...frame, low[1]!, ...next], "152135");
+    expect(whole).toEqual([0, 1].map(() => WEIGHTS.lineBroken * (1 - MOTION.heldWhole)));
+  });
+
+  it("same finger again: a held note breaks the line no more than once where the hand lets go", () => {
+    const notes = [
+      note("bass", 60, "0", "1/2"),
+      note("high", 69, "1/4", "1/4"),
+      note("bass2", 59, "1/2", "1/4"),
+      note("high2", 67, "1/2", "1/4"),
+    ];
+    const broken = ["same-finger", "line-broken"].flatMap((cause) =>
+      findings(studyOn(passage(notes)), "1415", cause).map(({ found }) => found.strain),
+    );
+    expect(broken.reduce((sum, strain) => sum + strain, 0)).toBeCloseTo(WEIGHTS.lineBroken, 6);
+  });
+
+  it("same finger again: all of it beside a held note, for no arm carries the hand", () => {
+    const beside = (held: string) =>
+      findings(
+        studyOn(passage([note("bass", 60, "0", held), note("a", 64, "0", "1/4"), note("b", 65, "1/4", "1/4")])),
+        "122",
+        "same-finger",
+      ).map(({ found }) => found.strain);
+    expect(beside("1/2")).toEqual([WEIGHTS.lineBroken]);
+    for (const strain of beside("1/4")) expect(strain).toBeLessThan(WEIGHTS.lineBroken);
   });
 
   it("note out of reach: costs more at the outside of a chord", () => {

@@ -1,7 +1,8 @@
-import type { Press } from "../../frames/frame";
+import type { Frame, Press } from "../../frames/frame";
+import { MOTION } from "../../../physics";
 import type { Cause, Moment } from "../cause";
 import { armBetween } from "../arm";
-import { legatoShare } from "../join";
+import { breakPrice, legatoShare } from "../join";
 
 /** One finger on two keys running, while the rest of the hand joins the notes or holds on. */
 export const sameFinger: Cause = {
@@ -10,7 +11,7 @@ export const sameFinger: Cause = {
   unit: "notes",
   frames: 2,
   source:
-    "A hop breaks the line as letting go does, as far as it is bound; of several notes each has its part. A choice.",
+    "A hop breaks the line as letting go does, as far as it is bound; of several notes each has its part, and a held note half where three fingers or more are down before and after. A choice.",
   find(moment, tell) {
     const { now, before, weights, hand, letGo } = moment;
     if (before === null || now.onset.swept) return;
@@ -19,12 +20,25 @@ export const sameFinger: Cause = {
       const from = letGo ? undefined : before.struck.find((p) => p.finger === to.finger && p.key !== to.key);
       if (from) tell(to.stroke, 1, fingers * weights.lineBroken * legatoShare(from, moment), to, from);
       const held = heldUntilNow(to, moment);
-      if (held) tell(to.stroke, 1, weights.lineBroken, to, held);
+      const hop = held ? priceOfHeld(moment, before) : 0;
+      if (held && hop > 0) tell(to.stroke, 1, hop, to, held);
     }
   },
   spared: () => "no finger strikes twice running",
   say: ({ finger, other }) => `${finger!.finger} has two keys running${other ? ": the line breaks" : ""}`,
 };
+
+/** A hop from a held note: less where the arm sets the whole hand down elsewhere; and where the hand lets go that is priced already. */
+function priceOfHeld(moment: Moment, before: Frame): number {
+  const { weights, now, letGo } = moment;
+  const price = weights.lineBroken * (isDownWhole(before) && isDownWhole(now) ? 1 - MOTION.heldWhole : 1);
+  return letGo ? Math.max(0, price - breakPrice(moment)) : price;
+}
+
+/** Whether a hand is down with three fingers or more. */
+function isDownWhole({ struck, held }: Frame): boolean {
+  return struck.length + held.length >= MOTION.wholeFrom;
+}
 
 /** The note that a finger held until it must strike another one. */
 function heldUntilNow(to: Press, { now, before }: Moment): Press | undefined {
