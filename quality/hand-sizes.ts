@@ -77,8 +77,8 @@ export const HAND_SIZES: readonly HandSizes[] = [
     name: "two broken sixths by turns",
     side: "right",
     keys: [60, 69, 64, 72, 60, 69, 64, 72],
-    holds: (small, middle, large) => !`${small}${middle}`.includes("2") && large.includes("2"),
-    why: "Only a large hand has 2 and 5 on a sixth without moving.",
+    holds: (small, middle, large) => !small.includes("2") && middle === large && large.startsWith("1425"),
+    why: "From a middle hand up the four keys are one chord, with 2 and 5 on a sixth; a small one has the outer fingers move.",
   },
   {
     name: "a broken seventh with a third between 3 and 4",
