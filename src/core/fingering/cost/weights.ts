@@ -147,7 +147,7 @@ export const WEIGHTS: Weights = {
   alternation: 3,
   inOut: 0.0903,
   rotation: 2.53,
-  heldLost: 120,
+  heldLost: 150,
   heldLostPedal: 30,
   heldPerMm: 0.5,
   changeOnKey: 14,
