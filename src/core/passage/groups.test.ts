@@ -56,6 +56,17 @@ describe("groups in order", () => {
     expect(onsets.filter(({ anew }) => anew).map(({ index }) => index)).toEqual([4, 8]);
   });
 
+  it("are not what the hand is set down anew on where the line goes on by steps in one way", () => {
+    const anew = (keys: readonly number[]) =>
+      tasksOf(studyOfKeys(keys))[0]!
+        .line.onsets.filter(({ anew }) => anew)
+        .map(({ index }) => index);
+    const turns = [60, 59, 60, 62, 64, 62, 64, 65, 67, 65, 67, 69];
+    expect(found(turns)).toHaveLength(3);
+    expect(anew(turns)).toEqual([]);
+    expect(anew([60, 62, 64, 62, 64, 65, 67, 65])).toEqual([4]);
+  });
+
   it("are not parted by a rest, unless rests part the groups as well", () => {
     const parted = (rests: readonly number[]) => {
       let at = 0;

@@ -1,6 +1,6 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
-import { MOTION, PLAYING } from "../physics";
+import { FIGURE, MOTION, PLAYING } from "../physics";
 import { compare, subtract, SURELY_APART, toMs, toNumber, type Beats } from "../time/beats";
 import { groupsInOrder, type Group } from "./groups";
 import { barAt, pulseIn, type Metre, type Pulse } from "./metre";
@@ -53,7 +53,7 @@ export interface Onset {
   readonly afterRest: boolean;
   /** Whether it goes on with a rolled chord: the hand sweeps to it in its own time and need not open to it. */
   readonly swept: boolean;
-  /** Whether a group begins here that strikes its keys as the group before did its own: the hand is set down anew on it. */
+  /** Whether a group begins here that strikes its keys as the group before did its own, and no line goes on to it by steps: the hand is set down anew on it. */
   readonly anew: boolean;
   /** Whether it is the last of its line. */
   readonly last: boolean;
@@ -124,9 +124,20 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
     };
   });
   const groups = groupsInOrder(onsets);
-  const anew = new Set(groups.filter(({ first }, i) => groups[i - 1]?.last === first - 1).map(({ first }) => first));
+  const anew = new Set(
+    groups
+      .filter(({ first }, i) => groups[i - 1]?.last === first - 1 && !goesOnBySteps(onsets, first))
+      .map(({ first }) => first),
+  );
   const done = onsets.map((onset, i) => finished(onset, anew.has(i), strokes, onsets[i + 1]));
   return { side, onsets: done, strokes, groups };
+}
+
+/** Whether single notes come to an onset by two steps of a scale in one way: the fingers go on with the line. */
+function goesOnBySteps(onsets: readonly Pick<Onset, "struck">[], index: number): boolean {
+  const keys = onsets.slice(index - 2, index + 1).map(({ struck }) => (struck.length === 1 ? struck[0]!.key : NaN));
+  const [one, other] = [keys[1]! - keys[0]!, keys[2]! - keys[1]!];
+  return one * other > 0 && Math.max(Math.abs(one), Math.abs(other)) <= FIGURE.widestStep;
 }
 
 /** Whether a note is played before or after the place it is written at. */
