@@ -6,6 +6,7 @@ import { staysAlong } from "../figures/stays-along";
 import { struckAgainRemembered } from "../figures/struck-again";
 import { memoriesOf } from "../figures/ties";
 import { waysBackRemembered } from "../figures/ways-back";
+import { brokenRemembered } from "../figures/broken-beside";
 import { parallelChordsRemembered } from "../figures/parallel-chords";
 import { widePairsRemembered } from "../figures/wide-pairs";
 import type { Tying } from "../figures/tying";
@@ -48,6 +49,7 @@ export function leaningConditions(
       ...struckAgainRemembered(study, asked),
       ...widePairsRemembered(study, asked),
       ...parallelChordsRemembered(study, asked),
+      ...brokenRemembered(study, asked),
     ],
     stays: [...stays, ...staysAlong(study, known, stays, asked)],
   };

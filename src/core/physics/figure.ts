@@ -32,6 +32,8 @@ export const FIGURE = {
   leastWidePairs: 3,
   /** What it is worth that a chord carried on by steps keeps its fingers, beside a return on the same keys. A choice. */
   worthOfParallel: 0.2,
+  /** Fewest keys of a whole chord that are struck one by one beside it for it to be broken. A choice. */
+  leastBroken: 2,
   /** Strain, a note, within which fingerings count as straining alike: then that is taken whose figures keep their fingers. */
   settles: 0.001,
 } as const;
