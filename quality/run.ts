@@ -41,6 +41,13 @@ function row(name: string, all: readonly Pick<Graded, "agreed" | "graded">[]): v
   console.log(`  ${name.padEnd(34)} notes ${share(notes, graded)}   whole ${share(whole, all.length)}`);
 }
 
+/** Share of whole cases under which a kind is told of by itself. */
+const WORTH_TELLING = 0.85;
+
+function wholeShare(all: readonly Graded[]): number {
+  return all.filter((a) => a.agreed === a.graded).length / all.length;
+}
+
 function told(all: readonly Graded[]): void {
   for (const a of all) if (a.agreed < a.graded) console.log(`      ${a.name}: ${a.ours}  accepted ${a.nearest}`);
 }
@@ -75,17 +82,23 @@ function byKind(cases: readonly KindCase[]): ReadonlyMap<string, readonly KindCa
 for (const folder of ["kinds", "held-back"] as const) {
   console.log(folder === "kinds" ? "invented cases, looked at while weights were sought" : "invented cases held back");
   const all: Graded[] = [];
-  const apart: Graded[] = [];
+  const apart = new Map<string, readonly Graded[]>();
   for (const [kind, cases] of byKind(casesOf(folder))) {
     const graded = cases.map((given) => gradedBy(given, answered(given, true)));
     all.push(...graded);
     row(kind, graded);
     if (folder === "kinds") told(graded);
     const fold = foldOf(kind);
-    if (fold) apart.push(...cases.map((given) => gradedBy(given, answered(given, true, fold))));
+    if (fold)
+      apart.set(
+        kind,
+        cases.map((given) => gradedBy(given, answered(given, true, fold))),
+      );
   }
   row("all", all);
-  if (apart.length > 0) row("by weights that never saw the kind", apart);
+  if (apart.size > 0) row("by weights that never saw the kind", [...apart.values()].flat());
+  if (folder === "kinds")
+    for (const [kind, graded] of apart) if (wholeShare(graded) < WORTH_TELLING) row(`  of these, ${kind}`, graded);
 }
 
 console.log("in every key and both hands: passages that are as any teacher would ask");

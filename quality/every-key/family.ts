@@ -63,3 +63,15 @@ export function liesUnderOneHand(side: Side, keys: Made["keys"], fingers: readon
     ),
   );
 }
+
+/** The same of each of so many parts, equally long, one after another. */
+export function eachLiesUnderOneHand(
+  { side, keys }: Made,
+  fingers: readonly (readonly number[])[],
+  parts: number,
+): boolean {
+  const length = keys.length / parts;
+  return Array.from({ length: parts }, (_, i) => i * length).every((from) =>
+    liesUnderOneHand(side, keys.slice(from, from + length), fingers.slice(from, from + length)),
+  );
+}

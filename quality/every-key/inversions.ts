@@ -1,4 +1,4 @@
-import { home, keyAt, liesUnderOneHand, SIDES, TONICS, type Family, type Made } from "./family";
+import { eachLiesUnderOneHand, home, keyAt, SIDES, TONICS, type Family, type Made } from "./family";
 
 /** Major and minor, in semitones. */
 const TRIADS = [
@@ -22,10 +22,5 @@ export const inversions: Family = {
       ),
     ),
   ),
-  isGood({ side, keys }, fingers) {
-    const length = keys.length / TIMES;
-    return Array.from({ length: TIMES }, (_, i) => i * length).every((from) =>
-      liesUnderOneHand(side, keys.slice(from, from + length), fingers.slice(from, from + length)),
-    );
-  },
+  isGood: (made, fingers) => eachLiesUnderOneHand(made, fingers, TIMES),
 };

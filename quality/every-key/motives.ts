@@ -1,4 +1,4 @@
-import { home, keyAt, liesUnderOneHand, MAJOR, SIDES, TONICS, type Family, type Made } from "./family";
+import { eachLiesUnderOneHand, home, keyAt, MAJOR, SIDES, TONICS, type Family, type Made } from "./family";
 
 /** Steps of the scale, from the first: each lies under one hand. */
 const SHAPES = [
@@ -35,10 +35,5 @@ export const motives: Family = {
       ),
     ),
   ),
-  isGood({ side, keys }, fingers) {
-    const length = keys.length / TIMES;
-    return Array.from({ length: TIMES }, (_, i) => i * length).every((from) =>
-      liesUnderOneHand(side, keys.slice(from, from + length), fingers.slice(from, from + length)),
-    );
-  },
+  isGood: (made, fingers) => eachLiesUnderOneHand(made, fingers, TIMES),
 };
