@@ -31,8 +31,8 @@ export const MOTION = {
   closingCounts: 0.9,
   /** Share of the price of a broken line that is spared where no two fingers could join the notes. A choice. */
   leapAsked: 0.66,
-  /** Share of it that is spared a held note, where the hand is down with three fingers or more before and after. A choice. */
-  heldWhole: 0.5,
+  /** Share of it that is spared a held note, where the hand is down with three fingers or more neither before nor after, either, or both. A choice. */
+  heldWhole: [0, 0.4, 0.7],
   /** Share of the price of a broken line that is spared where several notes at once follow several. A choice. */
   setDownTogether: 0.4,
   /** Share of its price that a break keeps, and another finger on a key, where the hand is set down anew on the next of broken chords in one order. A choice. */

@@ -65,15 +65,24 @@ describe("causes of what is held and struck", () => {
     expect(findings(studyOn(tune), "5142", "same-finger")).toEqual([]);
   });
 
-  it("same finger again: half for a held note where the arm sets the whole hand down elsewhere", () => {
-    const frame = [note("top", 72, "0", "1/2"), note("inner", 67, "1/4", "1/4")];
-    const next = [note("top2", 74, "1/2", "1/4"), note("inner2", 69, "1/2", "1/4")];
-    const low = [note("low", 60, "0", "1/2"), note("low2", 62, "1/2", "1/4")];
-    const hops = (notes: readonly Note[], digits: string) =>
-      findings(studyOn(passage([...notes])), digits, "same-finger").map(({ found }) => found.strain);
-    expect(hops([...frame, ...next], "5235")).toEqual([WEIGHTS.lineBroken]);
-    const whole = hops([low[0]!, ...frame, low[1]!, ...next], "152135");
-    expect(whole).toEqual([0, 1].map(() => WEIGHTS.lineBroken * (1 - MOTION.heldWhole)));
+  it("same finger again: less for a held note where three fingers or more are down before or after, least where both", () => {
+    const notes = {
+      low: note("low", 60, "0", "1/2"),
+      top: note("top", 72, "0", "1/2"),
+      inner: note("inner", 67, "1/4", "1/4"),
+      low2: note("low2", 62, "1/2", "1/4"),
+      top2: note("top2", 74, "1/2", "1/4"),
+      inner2: note("inner2", 69, "1/2", "1/4"),
+    };
+    const hops = (named: readonly (keyof typeof notes)[], digits: string) =>
+      findings(studyOn(passage(named.map((name) => notes[name]))), digits, "same-finger").map(
+        ({ found }) => found.strain,
+      );
+    const [neither, either, both] = MOTION.heldWhole.map((spared) => WEIGHTS.lineBroken * (1 - spared));
+    expect(hops(["top", "inner", "top2", "inner2"], "5235")).toEqual([neither]);
+    expect(hops(["low", "top", "inner", "top2"], "1525")).toEqual([either]);
+    expect(hops(["low", "top", "inner", "low2", "top2", "inner2"], "152135")).toEqual([both, both]);
+    expect(both).toBeGreaterThan(0);
   });
 
   it("same finger again: a held note breaks the line no more than once where the hand lets go", () => {

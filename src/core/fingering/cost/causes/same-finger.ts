@@ -11,7 +11,7 @@ export const sameFinger: Cause = {
   unit: "notes",
   frames: 2,
   source:
-    "A hop breaks the line as letting go does, as far as it is bound; of several notes each has its part, and a held note half where three fingers or more are down before and after. A choice.",
+    "A hop breaks the line as letting go does, as far as it is bound; of several notes each has its part, and a held note less where three fingers or more are down before or after. A choice.",
   find(moment, tell) {
     const { now, before, weights, hand, letGo } = moment;
     if (before === null || now.onset.swept) return;
@@ -28,10 +28,11 @@ export const sameFinger: Cause = {
   say: ({ finger, other }) => `${finger!.finger} has two keys running${other ? ": the line breaks" : ""}`,
 };
 
-/** A hop from a held note: less where the arm sets the whole hand down elsewhere; and where the hand lets go that is priced already. */
+/** A hop from a held note: less where the arm moves the whole hand; and where the hand lets go that is priced already. */
 function priceOfHeld(moment: Moment, before: Frame): number {
   const { weights, now, letGo } = moment;
-  const price = weights.lineBroken * (isDownWhole(before) && isDownWhole(now) ? 1 - MOTION.heldWhole : 1);
+  const spared = MOTION.heldWhole[[before, now].filter(isDownWhole).length]!;
+  const price = weights.lineBroken * (1 - spared);
   return letGo ? Math.max(0, price - breakPrice(moment)) : price;
 }
 
