@@ -22,7 +22,7 @@ class Server {
             (r) => r.ok,
             () => false,
           ),
-        { timeout: 30_000 },
+        { timeout: 60_000 },
       )
       .toBe(true);
   }
@@ -45,7 +45,7 @@ function freePort(): Promise<number> {
 }
 
 test("nothing that was shown as kept is lost when the server is killed between clicks", async ({ browser }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   const server = new Server(await freePort());
   await server.start();
   const context = await browser.newContext({

@@ -3,7 +3,7 @@ import { expect, test } from "@playwright/test";
 import { pitch } from "@/core/keyboard/pitch";
 import { readMidi } from "@/formats/midi/read-midi";
 import { writeTake } from "@/formats/midi/write-midi";
-import { asNewPlayer, openOnBench } from "./support";
+import { asNewPlayer, kept, openOnBench } from "./support";
 
 test("one key tries the passage: what was played is read against the score, kept, and looked at again", async ({
   page,
@@ -70,6 +70,7 @@ test("a sign of harm ends the session until the player lifts it", async ({ page,
   await expect(notice).toContainText("tingling. Rest, and see a clinician who treats musicians.");
   await expect(page.getByRole("button", { name: "Try it" })).toBeDisabled();
   await expect(page.getByRole("region", { name: "The take" })).toHaveCount(0);
+  await kept(page);
   await page.reload();
   await expect(notice).toBeVisible();
   await notice.getByRole("button", { name: "I am playing again" }).click();
@@ -105,6 +106,7 @@ test("a stretch drawn over the score is tried as a snip, where time is free is k
   await expect(page.getByText("A number from 0 to 20, please.")).toBeVisible();
   await astray.fill("3");
   await page.getByRole("button", { name: "Count by this" }).click();
+  await kept(page);
   await page.reload();
   await page.getByText("What is clean", { exact: true }).click();
   await expect(astray).toHaveValue("3");

@@ -1,7 +1,7 @@
-import { toast } from "sonner";
 import { retitle, takeAway } from "@/server/actions";
 import type { GoneData } from "@/server/types";
 import { ask } from "../keeping/ask";
+import { noticeWithUndo } from "../keeping/notice-with-undo";
 import { newId } from "../new-id";
 
 /** Something of a player's, as it is named on the page. */
@@ -23,17 +23,15 @@ export async function renameTo(of: Named, title: string | null): Promise<boolean
     return ask(PLACE, () => retitle(asked));
   };
   if (!(await set(title))) return false;
-  toast(title === null ? `${of.called} goes by its letter or date again.` : `${of.called} is “${title}” now.`, {
-    action: { label: "Undo", onClick: () => void set(of.title) },
-  });
+  const said = title === null ? `${of.called} goes by its letter or date again.` : `${of.called} is “${title}” now.`;
+  noticeWithUndo(said, () => void set(of.title));
   return true;
 }
 
 /** Takes something away; brought back from the notice, or from the list of what was taken away. @returns whether it went */
 export async function takeAwayWithUndo(of: Named): Promise<boolean> {
   const gone = await setGone(of, true);
-  if (gone)
-    toast(`${of.called} was taken away.`, { action: { label: "Undo", onClick: () => void setGone(of, false) } });
+  if (gone) noticeWithUndo(`${of.called} was taken away.`, () => void setGone(of, false));
   return gone;
 }
 

@@ -69,7 +69,7 @@ function Title({ bench }: { bench: BenchInHand }) {
   return (
     <PassageTitle data={data}>
       <KeepingState
-        keeping={worstOf([held.keeping, bench.inHand.keeping, planShown.inHand.keeping, bench.trials.takes.keeping])}
+        keeping={worstOf([held.keeping, bench.inHand.keeping, planShown.inHand.keeping, bench.trials.keeping])}
       />
       <ViewMenu settings={settings} twoHands={handsAsked(data.study.passage).length > 1} onSettings={setSettings} />
       <Button aria-label="Keys" title="Keys (?)" className="w-11 px-0!" onClick={() => showKeys(true)}>

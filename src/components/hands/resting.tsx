@@ -3,12 +3,12 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { addWeeks, formatISO, parseISO } from "date-fns";
 import { useForm } from "react-hook-form";
-import { toast } from "sonner";
 import { z } from "zod";
 import { FINGERS, type Finger } from "@/core/hand/finger";
 import { beginRest, finishRest } from "@/server/actions";
 import type { RestData } from "@/server/types";
 import { ask } from "../keeping/ask";
+import { noticeWithUndo } from "../keeping/notice-with-undo";
 import { send } from "../keeping/sending";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
@@ -63,9 +63,7 @@ async function end(rest: RestData): Promise<void> {
     return ask("rests", () => finishRest(asked));
   };
   if (!(await change(true))) return;
-  toast(`${restText(rest)} may play again.`, {
-    action: { label: "Undo", onClick: () => void change(false) },
-  });
+  noticeWithUndo(`${restText(rest)} may play again.`, () => void change(false));
 }
 
 function NewRest({ playerId, today }: { playerId: string; today: string }) {

@@ -1,12 +1,12 @@
 "use client";
 
 import { useCallback, useState } from "react";
-import { toast } from "sonner";
 import { mergedMarks, type PlanMarks } from "@/core/motion/marks/plan-marks";
 import { keepPlan } from "@/server/actions";
 import type { OptionData } from "@/server/types";
 import type { Keeping } from "../keeping/sending";
 import { useShared } from "../keeping/use-shared";
+import { noticeWithUndo } from "../keeping/notice-with-undo";
 
 export interface PlanMarksInHand {
   readonly marks: PlanMarks;
@@ -40,8 +40,7 @@ export function usePlanMarks(
   const setWithUndo = useCallback(
     (next: PlanMarks, notice: string) => {
       void set(next);
-      const undo = (): void => void takeBack({ before: marks, after: next });
-      toast(notice, { action: { label: "Undo", onClick: undo } });
+      noticeWithUndo(notice, () => void takeBack({ before: marks, after: next }));
     },
     [marks, set, takeBack],
   );

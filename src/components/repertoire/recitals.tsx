@@ -4,12 +4,12 @@ import { format, parseISO } from "date-fns";
 import { CalendarPlus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
-import { toast } from "sonner";
 import { endOfRecital, holdRecitalOn, newRecital } from "@/server/actions";
 import type { RecitalData } from "@/server/types";
 import { BelongingMenu } from "../belongings/belonging-menu";
 import { MENU_ITEM } from "../belongings/menu-look";
 import { ask, useAsk } from "../keeping/ask";
+import { noticeWithUndo } from "../keeping/notice-with-undo";
 import { newId } from "../new-id";
 import { Button } from "../ui/button";
 import { Field, INPUT_LOOK } from "../ui/field";
@@ -68,9 +68,8 @@ async function endIt({ id, title }: RecitalData, ended: boolean): Promise<void> 
     return ask("recitals", () => endOfRecital(asked));
   };
   if (!(await say(ended))) return;
-  toast(ended ? `${title} is over. Nothing is planned for it any more.` : `${title} is to come again.`, {
-    action: { label: "Undo", onClick: () => void say(!ended) },
-  });
+  const said = ended ? `${title} is over. Nothing is planned for it any more.` : `${title} is to come again.`;
+  noticeWithUndo(said, () => void say(!ended));
 }
 
 function daysText(days: number): string {
@@ -128,9 +127,7 @@ function MoveForm({ recital: { id, title, heldOn }, onDone }: { recital: Recital
   };
   const move = async (): Promise<void> => {
     if (!(await moveTo(day))) return;
-    toast(`${title} is on ${format(parseISO(day), "d MMMM yyyy")} now.`, {
-      action: { label: "Undo", onClick: () => void moveTo(heldOn) },
-    });
+    noticeWithUndo(`${title} is on ${format(parseISO(day), "d MMMM yyyy")} now.`, () => void moveTo(heldOn));
     onDone();
   };
   return (

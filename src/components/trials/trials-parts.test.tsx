@@ -6,7 +6,7 @@ import { FeltForm } from "./felt-form";
 import { HaltButton, HaltNotice } from "./halt";
 import { TriedTable } from "./tried-table";
 
-const nothing = { halt: null, stop: () => undefined, lift: () => undefined };
+const nothing = { halt: null, stop: () => undefined, lift: () => undefined, keeping: "kept" as const };
 
 describe("what was felt", () => {
   it("is said by where, how much, whether loose, and what next, which keeps it", async () => {

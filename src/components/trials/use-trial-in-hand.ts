@@ -19,6 +19,8 @@ import { clicksOf, scheduleOfTake } from "./heard-again";
 import { mapLanes } from "./map-lanes";
 import { takeLanes } from "./take-lanes";
 import { ask } from "../keeping/ask";
+import { worstOf } from "../keeping/sending";
+import { useKeeping } from "../keeping/use-keeping";
 import { isOwn } from "./own-takes";
 import { useHalt } from "./use-halt";
 import { useSnip } from "./use-snip";
@@ -75,7 +77,7 @@ export function useTrialInHand({
     },
     [sound, sounded, study, steps, tempo],
   );
-  const { rule, setRule } = useCleanRule(player.id, cleanRule, takes);
+  const { rule, setRule, keeping } = useCleanRule(player.id, cleanRule, takes);
   const by = useMemo(() => ({ free, rule }), [free, rule]);
   const onsets = useMemo(() => expectedOf(study), [study]);
   const snip = useSnip(onsets);
@@ -125,7 +127,7 @@ export function useTrialInHand({
       drawn,
       hear,
     },
-    ...{ hearing: isHeard, onKeys },
+    ...{ hearing: isHeard, onKeys, keeping: worstOf([takes.keeping, halt.keeping, keeping]) },
   };
 }
 
@@ -134,19 +136,20 @@ export type TrialInHand = ReturnType<typeof useTrialInHand>;
 /** What the player calls clean; changed, every take counts by it. */
 function useCleanRule(playerId: string, given: CleanRule, takes: TakesInHand) {
   const [rule, show] = useState(given);
+  const place = `clean ${playerId}`;
   const { reload } = takes;
   const setRule = useCallback(
     (next: CleanRule | null): void => {
       const asked = { playerId, rule: next };
-      void ask(`clean ${playerId}`, () => callClean(asked)).then((kept) => {
+      void ask(place, () => callClean(asked)).then((kept) => {
         if (!kept) return;
         show(kept);
         reload();
       });
     },
-    [playerId, reload],
+    [place, playerId, reload],
   );
-  return { rule, setRule };
+  return { rule, setRule, keeping: useKeeping(place) };
 }
 
 /** The map of the player's own takes of an option; null where there are none. */

@@ -1,6 +1,5 @@
 "use client";
 
-import { toast } from "sonner";
 import type { Finger, Side } from "@/core/hand/finger";
 import type { NoteId } from "@/core/passage/note";
 import type { Redistribution } from "@/core/passage/passage";
@@ -8,6 +7,7 @@ import type { Player } from "../../playing/use-player";
 import type { PassageInHand } from "../use-passage-in-hand";
 import type { StretchInHand } from "./use-stretch";
 import { useTie } from "./use-tie";
+import { noticeWithUndo } from "../../keeping/notice-with-undo";
 
 /** What gestures do to the passage in hand: to the note in hand, or to the stretch chosen. */
 export function usePassageGestures(
@@ -48,9 +48,8 @@ export function usePassageGestures(
       const after = givenOver(before, notes, sideOf);
       const other = notes[0] && sideOf(notes[0]) === "right" ? "left" : "right";
       void inHand.take(after);
-      toast(notes.some((id) => id in after) ? `The ${other} hand takes it.` : "As written again.", {
-        action: { label: "Undo", onClick: () => inHand.takeBackTaken({ before, after }) },
-      });
+      const said = notes.some((id) => id in after) ? `The ${other} hand takes it.` : "As written again.";
+      noticeWithUndo(said, () => inHand.takeBackTaken({ before, after }));
     },
   };
   return { does, isTied: note !== null && tie.tieWith(stretch.notes[0] ?? note) !== undefined };

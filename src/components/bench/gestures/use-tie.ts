@@ -7,6 +7,7 @@ import type { Note, NoteId } from "@/core/passage/note";
 import { placeText } from "@/core/passage/place";
 import { fingeringWorker } from "@/worker/clients";
 import type { WishesInHand } from "../../build/use-wishes";
+import { noticeWithUndo } from "../../keeping/notice-with-undo";
 
 export interface TieInHand {
   /** The tie that holds a note, if any. */
@@ -27,7 +28,7 @@ export function useTie(
   const set = (after: readonly ChosenTie[], words: string): void => {
     const change = { before: wishes, after: { ...wishes, ties: after } };
     setWishes(change.after);
-    toast(words, { action: { label: "Undo", onClick: () => takeBackWishes(change) } });
+    noticeWithUndo(words, () => takeBackWishes(change));
   };
   const tie = (figure: Figure | null): void => {
     const returns = figure?.returns.filter(takesSameFingers) ?? [];

@@ -14,6 +14,7 @@ import type { RemedyTried } from "@/core/reach/remedies-for";
 import { remedy } from "@/server/actions";
 import type { OptionData } from "@/server/types";
 import { ask } from "../../keeping/ask";
+import { noticeWithUndo } from "../../keeping/notice-with-undo";
 import { RemedySign } from "../../score/marks/remedy-sign";
 import { Button } from "../../ui/button";
 import { useRemedies } from "./use-remedies";
@@ -42,7 +43,8 @@ export function BeyondReach({ passageId, study, note, allows, onOptions }: Props
     const kept = await ask(`passage ${passageId}`, () => remedy(asked));
     if (!kept) return;
     onOptions(kept.options);
-    toast(said, back ? { action: { label: "Undo", onClick: () => void choose(back, "As it was.", null) } } : {});
+    if (back) noticeWithUndo(said, () => void choose(back, "As it was.", null));
+    else toast(said);
   };
   const take = (way: RemedyTried): void => {
     const lift = Object.fromEntries(Object.keys(way.notes).map((id) => [id, null]));
