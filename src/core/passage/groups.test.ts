@@ -51,6 +51,12 @@ describe("groups in order", () => {
     expect(found([60, 64, 67, 72, 67, 72, 76, 79])).toEqual([]);
   });
 
+  it("may strike each key once where they turn once, and not where they go one way as a scale does, or to and fro", () => {
+    expect(found([60, 67, 65, 64, 64, 71, 69, 67])).toHaveLength(2);
+    expect(found([60, 62, 64, 65, 67, 69, 71, 72])).toEqual([]);
+    expect(found([60, 64, 62, 65, 67, 71, 69, 72])).toEqual([]);
+  });
+
   it("are what the hand is set down anew on, but for the first", () => {
     const { onsets } = tasksOf(studyOfKeys([...along([0, 2, 1, 2]), 60]))[0]!.line;
     expect(onsets.filter(({ anew }) => anew).map(({ index }) => index)).toEqual([4, 8]);
@@ -64,6 +70,7 @@ describe("groups in order", () => {
     const turns = [60, 59, 60, 62, 64, 62, 64, 65, 67, 65, 67, 69];
     expect(found(turns)).toHaveLength(3);
     expect(anew(turns)).toEqual([]);
+    expect(tasksOf(studyOfKeys(turns))[0]!.line.onsets.filter(({ begins }) => begins)).toHaveLength(2);
     expect(anew([60, 62, 64, 62, 64, 65, 67, 65])).toEqual([4]);
   });
 

@@ -15,8 +15,8 @@ export interface Group {
 }
 
 /**
- * Groups of onsets that follow one another and strike each its own keys in one order, and go back to one of them within it, as an
- * accompaniment does from chord to chord: all groups of the line, from left to right, each run of them by the shortest order
+ * Groups of onsets that follow one another and strike each its own keys in one order, and turn or go back to one of them within it, as
+ * an accompaniment does from chord to chord: all groups of the line, from left to right, each run of them by the shortest order
  * that fits. A run begins on a beat. What is parted by a rest belongs together only where the groups themselves are.
  */
 export function groupsInOrder(onsets: readonly Struck[]): readonly Group[] {
@@ -65,8 +65,9 @@ export function isCut(onsets: readonly { readonly afterRest: boolean }[], first:
 }
 
 /**
- * The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, or none comes again,
- * neither among them nor, as most do from one inversion of a chord to the next, among as many onsets before or after.
+ * The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, or where they do not
+ * turn once and none comes again, neither among them nor, as most do from one inversion of a chord to the next, among as many onsets
+ * before or after.
  */
 function orderOf(keys: readonly (readonly number[])[], first: number, turn: number): string | null {
   if (first + turn > keys.length) return null;
@@ -76,7 +77,13 @@ function orderOf(keys: readonly (readonly number[])[], first: number, turn: numb
   const places = group.map((struck) => struck.map((key) => own.indexOf(key)).join("+"));
   const comesAgain =
     new Set(places).size < turn || [first - turn, first + turn].some((from) => sharesMost(own, keys, from, turn));
-  return comesAgain ? places.join() : null;
+  return comesAgain || turnsOnce(group) ? places.join() : null;
+}
+
+/** Whether onsets go up and then down, or down and then up, by their lowest keys. */
+function turnsOnce(onsets: readonly (readonly number[])[]): boolean {
+  const ways = onsets.slice(1).map(([lowest], i) => Math.sign(lowest! - onsets[i]![0]!));
+  return ways.filter((way, i) => i > 0 && way !== ways[i - 1]).length === 1;
 }
 
 function sharesMost(own: readonly number[], keys: readonly (readonly number[])[], from: number, turn: number): boolean {

@@ -53,7 +53,9 @@ export interface Onset {
   readonly afterRest: boolean;
   /** Whether it goes on with a rolled chord: the hand sweeps to it in its own time and need not open to it. */
   readonly swept: boolean;
-  /** Whether a group begins here that strikes its keys as the group before did its own, and no line goes on to it by steps: the hand is set down anew on it. */
+  /** Whether a group begins here that strikes its keys as the group before did its own. */
+  readonly begins: boolean;
+  /** Whether no line goes on to that by steps, too: the hand is set down anew on it. */
   readonly anew: boolean;
   /** Whether it is the last of its line. */
   readonly last: boolean;
@@ -118,18 +120,20 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       struck,
       afterRest: index > 0 && ends[index - 1]! < toNumber(at) - SURELY_APART,
       swept: isSwept(byOnset, index),
+      begins: false,
       anew: false,
       last: index === byOnset.length - 1,
       sign: "",
     };
   });
   const groups = groupsInOrder(onsets);
-  const anew = new Set(
-    groups
-      .filter(({ first }, i) => groups[i - 1]?.last === first - 1 && !goesOnBySteps(onsets, first))
-      .map(({ first }) => first),
+  const beginnings = new Set(
+    groups.filter(({ first }, i) => groups[i - 1]?.last === first - 1).map(({ first }) => first),
   );
-  const done = onsets.map((onset, i) => finished(onset, anew.has(i), strokes, onsets[i + 1]));
+  const done = onsets.map((onset, i) => {
+    const begins = beginnings.has(i);
+    return finished({ ...onset, begins, anew: begins && !goesOnBySteps(onsets, i) }, strokes, onsets[i + 1]);
+  });
   return { side, onsets: done, strokes, groups };
 }
 
@@ -146,11 +150,12 @@ function isBesideBeat({ grace }: Note): boolean {
 }
 
 /** An onset with its strokes as they came to be. */
-function finished(onset: Onset, anew: boolean, strokes: readonly Stroke[], next: Onset | undefined): Onset {
+function finished(onset: Onset, strokes: readonly Stroke[], next: Onset | undefined): Onset {
   const struck = onset.struck.map((s) => strokes[s.index]!);
   const isPlain = struck.every((s) => isBound(s, next) && s.load === PLAYING.middling && !s.tune);
   const signs = isPlain ? "" : struck.map((s) => signOf(s, next)).join();
-  return { ...onset, anew, struck, sign: `${anew ? "anew " : ""}${signs}` };
+  const group = onset.anew ? "anew " : onset.begins ? "begins " : "";
+  return { ...onset, struck, sign: `${group}${signs}` };
 }
 
 function isBound({ soundsMs }: Stroke, next: Onset | undefined): boolean {

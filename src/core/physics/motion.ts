@@ -33,10 +33,15 @@ export const MOTION = {
   leapAsked: 0.66,
   /** Share of it that is spared a held note, where the hand is down with three fingers or more neither before nor after, either, or both. A choice. */
   heldWhole: [0, 0.4, 0.7],
+  /** Share of it that the thumb pays which glides on to a white key, and over how many semitones it does. Choices. */
+  glide: 0.5,
+  glidesOver: 2,
   /** Share of the price of a broken line that is spared where several notes at once follow several. A choice. */
   setDownTogether: 0.4,
   /** Share of its price that a break keeps, and another finger on a key, where the hand is set down anew on the next of broken chords in one order. A choice. */
   setDownAnew: 0.35,
+  /** The same of a note that is held until then. A choice. */
+  heldAnew: 0.7,
   /** Share of a stretch, pass or hop that is kept where fingers are free: they keep their order. A choice. */
   orderKept: 0.3,
   /** How little of a line there is to be broken between a single note and several, 0 to 1. A choice. */
@@ -84,7 +89,9 @@ export const MOTION = {
   /** Share of a change of position that either end of a wide interval is spared where it is broken, for both make one move, by rolling the forearm. A choice. */
   endsSpare: 0.75,
   /** How many times as dear another finger on a key is with one note between as at once, where fingers may be drawn over it. A choice. */
-  otherAfterOne: 2,
+  otherAfterOne: 3,
+  /** The same where the next of groups in one order begins between. A choice. */
+  otherInNext: 0.7,
   /** Hz below what the quickest finger repeats with ease, over which fingers come to be drawn over a key in turn. A choice. */
   drawnRampHz: 1,
   /** ms from one finger's stroke to the next in a rolled chord that lies under the hand. Starting value. */

@@ -49,6 +49,16 @@ export function breakPrice(moment: Moment): number {
   return Math.min(bySchool, manner.pedal ? weights.carriedByPedal : Infinity, weights.lineBroken) * fingers;
 }
 
+/**
+ * Share of the price of a broken line that a finger pays which goes on to another key itself: the thumb less where it glides on
+ * to the next white key in one of two lines, under or over a note that is held.
+ */
+export function hopShare(from: Press, to: Press, { now, before }: Moment): number {
+  const isOfTwoLines = now.held.length + before!.held.length > 0;
+  const glides = to.finger === 1 && !to.black && Math.abs(to.key - from.key) <= MOTION.glidesOver;
+  return isOfTwoLines && glides ? MOTION.glide : 1;
+}
+
 /** How far all keys of one onset lie beyond the reach of a hand on those of the next: 0 within it, 1 from a little beyond. */
 function beyondAllReach({ hand, before, now }: Moment): number {
   let nearest = Infinity;
@@ -74,7 +84,7 @@ function boundStrain(moment: Moment): number {
   let strain = 0;
   for (const from of before!.struck) {
     for (const to of now.struck) {
-      if (from.finger === to.finger) strain += from.key === to.key ? 0 : hop / now.struck.length;
+      if (from.finger === to.finger) strain += from.key === to.key ? 0 : (hopShare(from, to, moment) * hop) / now.struck.length;
       else strain += share * pairStrain(moment, from, to);
     }
   }

@@ -81,7 +81,7 @@ describe("causes of what is held and struck", () => {
     const [neither, either, both] = MOTION.heldWhole.map((spared) => WEIGHTS.lineBroken * (1 - spared));
     expect(hops(["top", "inner", "top2", "inner2"], "5235")).toEqual([neither]);
     expect(hops(["low", "top", "inner", "top2"], "1525")).toEqual([either]);
-    expect(hops(["low", "top", "inner", "low2", "top2", "inner2"], "152135")).toEqual([both, both]);
+    expect(hops(["low", "top", "inner", "low2", "top2", "inner2"], "152135")).toEqual([both! * MOTION.glide, both]);
     expect(both).toBeGreaterThan(0);
   });
 
@@ -89,7 +89,7 @@ describe("causes of what is held and struck", () => {
     const notes = [
       note("bass", 60, "0", "1/2"),
       note("high", 69, "1/4", "1/4"),
-      note("bass2", 59, "1/2", "1/4"),
+      note("bass2", 58, "1/2", "1/4"),
       note("high2", 67, "1/2", "1/4"),
     ];
     const broken = ["same-finger", "line-broken"].flatMap((cause) =>
@@ -107,6 +107,22 @@ describe("causes of what is held and struck", () => {
       ).map(({ found }) => found.strain);
     expect(beside("1/2")).toEqual([WEIGHTS.lineBroken]);
     for (const strain of beside("1/4")) expect(strain).toBeLessThan(WEIGHTS.lineBroken);
+  });
+
+  it("same finger again: less where the thumb glides on to the next white key beside a held note", () => {
+    const under = (...keys: [from: number, to: number]) =>
+      findings(
+        studyOn(passage([note("top", 76, "0", "1"), ...keys.map((key, i) => note(`low${i}`, key, `${i}/2`, "1/2"))])),
+        "151",
+        "same-finger",
+      ).map(({ found }) => found.strain);
+    expect(under(67, 65)).toEqual([WEIGHTS.lineBroken * MOTION.glide]);
+    expect(under(66, 65)).toEqual(under(67, 65));
+    expect(under(65, 66)).toEqual([WEIGHTS.lineBroken]);
+    expect(under(69, 65)).toEqual([WEIGHTS.lineBroken]);
+    expect(findings(studyOfKeys([67, 65]), "11", "same-finger").map(({ found }) => found.strain)).not.toEqual(
+      under(67, 65),
+    );
   });
 
   it("note out of reach: costs more at the outside of a chord", () => {

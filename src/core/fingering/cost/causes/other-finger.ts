@@ -35,8 +35,8 @@ export const otherFinger: Cause = {
 /** What it costs to come to a key with another finger: at once, by drawing the hand over it; with one note between, without. */
 function costOf({ weights, now, before }: Moment, from: Press, to: Press, frame: Frame): number {
   if (frame === before) return weights.otherFinger + (to.finger > from.finger ? weights.againstSweep : 0);
-  const isAnew = now.onset.anew || before?.onset.anew;
-  return MOTION.otherAfterOne * weights.otherFinger * (isAnew ? MOTION.setDownAnew : 1);
+  const isInNext = now.onset.begins || before?.onset.begins;
+  return weights.otherFinger * (isInNext ? MOTION.otherInNext : MOTION.otherAfterOne);
 }
 
 /** Where the hand let go in between it is set down anew, wherever it was before; but a whole chord that returns is remembered. */

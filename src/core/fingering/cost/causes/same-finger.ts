@@ -2,7 +2,7 @@ import type { Frame, Press } from "../../frames/frame";
 import { MOTION } from "../../../physics";
 import type { Cause, Moment } from "../cause";
 import { armBetween } from "../arm";
-import { breakPrice, legatoShare } from "../join";
+import { breakPrice, hopShare, legatoShare } from "../join";
 
 /** One finger on two keys running, while the rest of the hand joins the notes or holds on. */
 export const sameFinger: Cause = {
@@ -11,16 +11,16 @@ export const sameFinger: Cause = {
   unit: "notes",
   frames: 2,
   source:
-    "A hop breaks the line as letting go does, as far as it is bound; of several notes each has its part, and a held note less where three fingers or more are down before or after. A choice.",
+    "A hop breaks the line as letting go does, as far as it is bound; of several notes each has its part, a held note less where three fingers or more are down before or after, and the thumb less that glides on to the next white key beside one. A choice.",
   find(moment, tell) {
     const { now, before, weights, hand, letGo } = moment;
     if (before === null || now.onset.swept) return;
     const fingers = (1 - armBetween(hand, before, now)) / Math.max(1, now.struck.length);
     for (const to of now.struck) {
       const from = letGo ? undefined : before.struck.find((p) => p.finger === to.finger && p.key !== to.key);
-      if (from) tell(to.stroke, 1, fingers * weights.lineBroken * legatoShare(from, moment), to, from);
+      if (from) tell(to.stroke, 1, fingers * hopShare(from, to, moment) * weights.lineBroken * legatoShare(from, moment), to, from);
       const held = heldUntilNow(to, moment);
-      const hop = held ? priceOfHeld(moment, before) : 0;
+      const hop = held ? priceOfHeld(moment, before) * hopShare(held, to, moment) : 0;
       if (held && hop > 0) tell(to.stroke, 1, hop, to, held);
     }
   },
@@ -32,7 +32,7 @@ export const sameFinger: Cause = {
 function priceOfHeld(moment: Moment, before: Frame): number {
   const { weights, now, letGo } = moment;
   const spared = MOTION.heldWhole[[before, now].filter(isDownWhole).length]!;
-  const price = weights.lineBroken * (1 - spared);
+  const price = weights.lineBroken * (1 - spared) * (now.onset.anew ? MOTION.heldAnew : 1);
   return letGo ? Math.max(0, price - breakPrice(moment)) : price;
 }
 

@@ -39,11 +39,11 @@ describe("causes of a key struck again", () => {
     expect(strain([60, 62, 60], "231")).toBeCloseTo(MOTION.otherAfterOne * strain([60, 60], "21"), 9);
   });
 
-  it("other finger on the same key: less where the hand is set down anew on the next of groups in one order", () => {
+  it("other finger on the same key: less where the next of groups in one order begins", () => {
     const threes = [60, 62, 64, 62, 64, 65, 64, 65, 67, 65, 67, 69];
     const found = findings(studyOfKeys(threes), "123234123234", "other-finger");
-    const once = MOTION.otherAfterOne * findings(studyOfKeys([60, 60]), "21", "other-finger")[0]!.found.strain;
+    const once = findings(studyOfKeys([60, 60]), "21", "other-finger")[0]!.found.strain;
     expect(found).toHaveLength(2);
-    for (const f of found) expect(f.found.strain).toBeCloseTo(MOTION.setDownAnew * once, 9);
+    for (const f of found) expect(f.found.strain).toBeCloseTo(MOTION.otherInNext * once, 9);
   });
 });
