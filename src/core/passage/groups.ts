@@ -66,7 +66,7 @@ export function isCut(onsets: readonly { readonly afterRest: boolean }[], first:
 
 /**
  * The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, or where they do not
- * turn once and none comes again, neither among them nor, as most do from one inversion of a chord to the next, among as many onsets
+ * turn within an octave and none comes again, neither among them nor, as most do from one inversion of a chord to the next, among as many onsets
  * before or after.
  */
 function orderOf(keys: readonly (readonly number[])[], first: number, turn: number): string | null {
@@ -77,13 +77,15 @@ function orderOf(keys: readonly (readonly number[])[], first: number, turn: numb
   const places = group.map((struck) => struck.map((key) => own.indexOf(key)).join("+"));
   const comesAgain =
     new Set(places).size < turn || [first - turn, first + turn].some((from) => sharesMost(own, keys, from, turn));
-  return comesAgain || turnsOnce(group) ? places.join() : null;
+  return comesAgain || turns(group) ? places.join() : null;
 }
 
-/** Whether onsets go up and then down, or down and then up, by their lowest keys. */
-function turnsOnce(onsets: readonly (readonly number[])[]): boolean {
+/** Whether onsets turn, by their lowest keys, and lie within an octave. */
+function turns(onsets: readonly (readonly number[])[]): boolean {
+  const all = onsets.flat();
+  if (Math.max(...all) - Math.min(...all) > STAY.turnWithin) return false;
   const ways = onsets.slice(1).map(([lowest], i) => Math.sign(lowest! - onsets[i]![0]!));
-  return ways.filter((way, i) => i > 0 && way !== ways[i - 1]).length === 1;
+  return ways.some((way, i) => i > 0 && way !== ways[i - 1]);
 }
 
 function sharesMost(own: readonly number[], keys: readonly (readonly number[])[], from: number, turn: number): boolean {
