@@ -1,7 +1,7 @@
 import { answered } from "../grade";
 import { musicOf } from "../notation";
 import { accompaniments } from "./accompaniments";
-import { arpeggiosOfSevenths, arpeggiosOfTriads } from "./arpeggios";
+import { arpeggiosOfOtherLengths, arpeggiosOfSevenths, arpeggiosOfTriads } from "./arpeggios";
 import { brokenChords } from "./broken-chords";
 import { cadences } from "./cadences";
 import type { Family, Made } from "./family";
@@ -17,6 +17,7 @@ const FAMILIES: readonly Family[] = [
   chromatic,
   arpeggiosOfTriads,
   arpeggiosOfSevenths,
+  arpeggiosOfOtherLengths,
   brokenChords,
   inversions,
   brokenOctaves,

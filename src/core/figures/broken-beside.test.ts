@@ -54,6 +54,8 @@ describe("chords broken beside themselves", () => {
     ["another key comes first", [CHORD, 71, ...CHORD]],
     ["two notes are no whole chord", [[59, 66], 59, 66]],
     ["two are struck at once", [CHORD, [59, 62], 66]],
+    ["the line goes on beyond the chord", [CHORD, ...CHORD, 71, 74]],
+    ["the line comes from beyond the chord", [50, 54, ...CHORD, CHORD]],
   ])("are none where %s", (_, keys) => expect(found(keys)).toEqual([]));
 
   it("are worth what memory is", () => {

@@ -27,14 +27,22 @@ export function brokenRemembered(study: Study, tying: Tying): readonly Memory[] 
   );
 }
 
-/** Single notes on a chord's keys, onset by onset after it, or before it, as far as they follow one another; by its own notes. */
+/**
+ * Single notes on a chord's keys, onset by onset after it, or before it, as far as they follow one another; by its own notes. None
+ * where they go on beyond the chord, as an arpeggio over several octaves does.
+ */
 function brokenFrom({ struck, index }: Onset, onsets: readonly Onset[], way: 1 | -1): Broken {
   const broken = new Map<NoteId, NoteId[]>();
+  const [lowest, highest] = [struck[0]!.key, struck.at(-1)!.key];
+  let last: number | null = null;
   for (let at = index + way; onsets[at]?.struck.length === 1; at += way) {
     const one = onsets[at]!.struck[0]!;
     const own = struck.find(({ key }) => key === one.key)?.notes[0];
+    const isBeyond = (last === highest && one.key > highest) || (last === lowest && one.key < lowest);
+    if (isBeyond) return new Map();
     if (own === undefined) break;
     broken.set(own, [...(broken.get(own) ?? []), one.notes[0]!]);
+    last = one.key;
   }
   return broken;
 }

@@ -63,12 +63,12 @@ describe("a line", () => {
     expect(again.strokes[0]!.soundsMs).toBe(1000);
   });
 
-  it("knows like onsets by their sign: empty for plain bound ones", () => {
+  it("knows like onsets by their sign: empty for plain bound ones within", () => {
     const signs = (more: object) =>
       lineOf(passage([note("a", 60, "0", "1", more), note("b", 62, "1", "1")]), "right", MANNER).onsets.map(
         (o) => o.sign,
       );
-    expect(signs({})).toEqual(["", ""]);
+    expect(signs({})).toEqual(["opens ", ""]);
     expect(signs({ accent: true })[0]).not.toBe("");
     expect(signs({ staccato: true })[0]).not.toBe(signs({ accent: true })[0]);
   });

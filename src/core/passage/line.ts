@@ -57,6 +57,8 @@ export interface Onset {
   readonly begins: boolean;
   /** Whether no line goes on to that by steps, too: the hand is set down anew on it. */
   readonly anew: boolean;
+  /** Whether it is the first of its line, or the first after a rest. */
+  readonly opens: boolean;
   /** Whether it is the last of its line. */
   readonly last: boolean;
   /** What it is beyond the keys it strikes, so that like onsets can be told; empty for plain bound ones that go on. */
@@ -122,6 +124,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       swept: isSwept(byOnset, index),
       begins: false,
       anew: false,
+      opens: index === 0 || ends[index - 1]! < toNumber(at) - SURELY_APART,
       last: index === byOnset.length - 1,
       sign: "",
     };
@@ -155,7 +158,7 @@ function finished(onset: Onset, strokes: readonly Stroke[], next: Onset | undefi
   const isPlain = struck.every((s) => isBound(s, next) && s.load === PLAYING.middling && !s.tune);
   const signs = isPlain ? "" : struck.map((s) => signOf(s, next)).join();
   const group = onset.anew ? "anew " : onset.begins ? "begins " : "";
-  return { ...onset, struck, sign: `${group}${signs}` };
+  return { ...onset, struck, sign: `${onset.opens ? "opens " : ""}${group}${signs}` };
 }
 
 function isBound({ soundsMs }: Stroke, next: Onset | undefined): boolean {

@@ -88,6 +88,9 @@ export const MOTION = {
   wideStep: [1.2, 1.45],
   /** Share of a change of position that either end of a wide interval is spared where it is broken, for both make one move, by rolling the forearm. A choice. */
   endsSpare: 0.75,
+  /** mm of a step from which on single notes are a broken chord, a little less than a minor third; and the share of the price of beginning it inside the hand that a line by steps has. Choices. */
+  brokenFrom: 30,
+  insideByStep: 0.2,
   /** How many times as dear another finger on a key is with one note between as at once, where fingers may be drawn over it. A choice. */
   otherAfterOne: 3,
   /** The same where the next of groups in one order begins between. A choice. */

@@ -54,6 +54,8 @@ export interface Weights {
   readonly forOneNote: number;
   /** Strain of a hand set far along for two notes only, in the usual time. */
   readonly forTwoNotes: number;
+  /** Strain per finger that lies unused within the one that begins a broken chord on white, or ends it. */
+  readonly begunInside: number;
   /** Strain of fingers crossing without the thumb. */
   readonly crossing: number;
   /** Strain of thumb and of little finger on a black key. */
@@ -133,6 +135,7 @@ export const WEIGHTS: Weights = {
   thumbPassLevel: 11.5,
   forOneNote: 0.5,
   forTwoNotes: 16,
+  begunInside: 20,
   thumbPassFar: 3.4,
   thumbPassBehind: 0.897,
   thumbPassTight: 50,

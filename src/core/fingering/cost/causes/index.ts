@@ -7,6 +7,7 @@ import { repetition } from "./repetition";
 import { series } from "./series";
 import type { Cause } from "../cause";
 import { lineBroken } from "./line-broken";
+import { begunInside } from "./begun-inside";
 import { carry } from "./carry";
 import { changeOnKey } from "./change-on-key";
 import { crossing } from "./crossing";
@@ -52,6 +53,7 @@ export const CAUSES: readonly Cause[] = [
   thumbPass,
   forOneNote,
   forTwoNotes,
+  begunInside,
   crossing,
   outerOnBlack,
   weakFinger,

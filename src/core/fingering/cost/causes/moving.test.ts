@@ -1,6 +1,7 @@
 import { WEIGHTS } from "../weights";
 import { findings } from "../../../../../tests/support/findings";
-import { studyOfKeys } from "../../../../../tests/support/studies";
+import { note, passage } from "../../../../../tests/support/passages";
+import { studyOfKeys, studyOn } from "../../../../../tests/support/studies";
 import type { Manner } from "../../../passage/passage";
 import { MOTION } from "../../../physics";
 
@@ -21,6 +22,29 @@ describe("causes of a hand that moves or lets go", () => {
   it("position: leaves it to a thumb pass that it sets the hand in a new place", () => {
     const strains = findings(studyOfKeys([60, 64, 69]), "121", "position").map(({ found }) => found.strain);
     expect(Math.max(0, ...strains)).toBeLessThanOrEqual(WEIGHTS.outOfPlace);
+  });
+
+  it("begun inside: each finger between the thumb and the one that begins a broken chord on white, or ends it", () => {
+    const strain = (keys: number[], digits: string, side: "left" | "right" = "right") =>
+      findings(studyOfKeys(keys, side), digits, "begun-inside").reduce((sum, f) => sum + f.found.strain, 0);
+    expect(strain([60, 64, 67, 72], "1231")).toBe(0);
+    expect(strain([60, 64, 67, 72], "2312")).toBe(WEIGHTS.begunInside);
+    expect(strain([60, 64, 67], "345")).toBe(2 * WEIGHTS.begunInside);
+    expect(strain([72, 67, 64, 60], "2132")).toBe(WEIGHTS.begunInside);
+    expect(strain([60, 57, 53], "234", "left")).toBe(WEIGHTS.begunInside);
+    expect(strain([61, 64, 68], "235")).toBe(0);
+    expect(strain([60, 64, 60], "242")).toBe(0);
+    expect(strain([60, 62, 64], "234")).toBeCloseTo(MOTION.insideByStep * WEIGHTS.begunInside, 9);
+  });
+
+  it("begun inside: after a rest as at the beginning, and nowhere within", () => {
+    const keys = [60, 64, 67, 72, 76, 79];
+    const found = (rest: number) => {
+      const notes = keys.map((key, i) => note(`n${i}`, key, `${i < 3 ? i : i + rest}/4`, "1/4"));
+      return findings(studyOn(passage(notes)), "123235", "begun-inside");
+    };
+    expect(found(0)).toEqual([]);
+    expect(found(2).map(({ found }) => found.strain)).toEqual([WEIGHTS.begunInside]);
   });
 
   it("line broken: one price for every break, less where no hand could join the notes, none where the arm sets down both of two chords", () => {

@@ -23,7 +23,7 @@ export const otherFinger: Cause = {
       const from = onKey(frame, to);
       if (!from || from.finger === to.finger) continue;
       const [same, turns] = [sameKeys(frame!, now), frame === before && areSameEnd(before!, from, now, to)];
-      const moved = turns || same ? 0 : chord * armShare(hand, frame!);
+      const moved = turns || same ? 0 : movedBetween(chord, armShare(hand, frame!), frame === before);
       const strain = (costOf(moment, from, to, frame!) * (1 - moved)) / (same ? 1 : now.struck.length);
       if (strain > 0) tell(to.stroke, 1, strain, to, from);
     }
@@ -31,6 +31,11 @@ export const otherFinger: Cause = {
   spared: () => "a key keeps its finger",
   say: ({ finger, other }) => `${fingers(other, finger)} in turn on ${finger!.stroke.spelled}`,
 };
+
+/** How far the arm moves the hand: from chord to chord; with one note between from a chord, or to one, too. */
+function movedBetween(now: number, from: number, atOnce: boolean): number {
+  return atOnce ? now * from : Math.max(now, from);
+}
 
 /** What it costs to come to a key with another finger: at once, by drawing the hand over it; with one note between, without. */
 function costOf({ weights, now, before }: Moment, from: Press, to: Press, frame: Frame): number {

@@ -39,6 +39,14 @@ describe("causes of a key struck again", () => {
     expect(strain([60, 62, 60], "231")).toBeCloseTo(MOTION.otherAfterOne * strain([60, 60], "21"), 9);
   });
 
+  it("other finger on the same key: not from a whole chord by way of one note, but at once", () => {
+    const strain = (keys: (number | number[])[], digits: string) =>
+      findings(studyOfKeys(keys), digits, "other-finger").reduce((sum, f) => sum + f.found.strain, 0);
+    const once = strain([60, 60], "21");
+    expect(strain([[60, 64, 67], 60, 64], "13512")).toBe(0);
+    expect(strain([[60, 64, 67], 64], "1352")).toBeCloseTo(once, 9);
+  });
+
   it("other finger on the same key: less where the next of groups in one order begins", () => {
     const threes = [60, 62, 64, 62, 64, 65, 64, 65, 67, 65, 67, 69];
     const found = findings(studyOfKeys(threes), "123234123234", "other-finger");
