@@ -7,6 +7,7 @@ const AT_LEAST: Readonly<Record<string, number>> = {
   "chromatic scales, from each key": 100,
   "arpeggios of triads, from each note": 97,
   "arpeggios of sevenths, from each note": 98,
+  "arpeggios of other lengths, from white": 98,
   "triads broken in one place": 100,
   "a triad broken from each of its keys": 84,
   "octaves broken along a scale": 98,

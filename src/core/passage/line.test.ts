@@ -68,7 +68,7 @@ describe("a line", () => {
       lineOf(passage([note("a", 60, "0", "1", more), note("b", 62, "1", "1")]), "right", MANNER).onsets.map(
         (o) => o.sign,
       );
-    expect(signs({})).toEqual(["opens ", ""]);
+    expect(signs({})).toEqual(["sets out ", ""]);
     expect(signs({ accent: true })[0]).not.toBe("");
     expect(signs({ staccato: true })[0]).not.toBe(signs({ accent: true })[0]);
   });

@@ -57,8 +57,6 @@ export interface Onset {
   readonly begins: boolean;
   /** Whether no line goes on to that by steps, too: the hand is set down anew on it. */
   readonly anew: boolean;
-  /** Whether it is the first of its line, or the first after a rest. */
-  readonly opens: boolean;
   /** Whether it is the last of its line. */
   readonly last: boolean;
   /** What it is beyond the keys it strikes, so that like onsets can be told; empty for plain bound ones that go on. */
@@ -124,20 +122,28 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       swept: isSwept(byOnset, index),
       begins: false,
       anew: false,
-      opens: index === 0 || ends[index - 1]! < toNumber(at) - SURELY_APART,
       last: index === byOnset.length - 1,
       sign: "",
     };
   });
   const groups = groupsInOrder(onsets);
-  const beginnings = new Set(
-    groups.filter(({ first }, i) => groups[i - 1]?.last === first - 1).map(({ first }) => first),
-  );
-  const done = onsets.map((onset, i) => {
-    const begins = beginnings.has(i);
-    return finished({ ...onset, begins, anew: begins && !goesOnBySteps(onsets, i) }, strokes, onsets[i + 1]);
-  });
+  const done = inGroups(onsets, groups).map((onset, i) => finished(onset, strokes, onsets[i + 1]));
   return { side, onsets: done, strokes, groups };
+}
+
+/** Whether a line sets out with an onset: the first, or the first after a rest. */
+export function setsOut({ index, afterRest }: Pick<Onset, "index" | "afterRest">): boolean {
+  return index === 0 || afterRest;
+}
+
+/** Onsets that know where a group begins after another. */
+function inGroups(onsets: readonly Onset[], groups: readonly Group[]): readonly Onset[] {
+  const following = groups.filter(({ first }, i) => groups[i - 1]?.last === first - 1);
+  const beginnings = new Set(following.map(({ first }) => first));
+  return onsets.map((onset, i) => {
+    const begins = beginnings.has(i);
+    return { ...onset, begins, anew: begins && !goesOnBySteps(onsets, i) };
+  });
 }
 
 /** Whether single notes come to an onset by two steps of a scale in one way: the fingers go on with the line. */
@@ -158,7 +164,7 @@ function finished(onset: Onset, strokes: readonly Stroke[], next: Onset | undefi
   const isPlain = struck.every((s) => isBound(s, next) && s.load === PLAYING.middling && !s.tune);
   const signs = isPlain ? "" : struck.map((s) => signOf(s, next)).join();
   const group = onset.anew ? "anew " : onset.begins ? "begins " : "";
-  return { ...onset, struck, sign: `${onset.opens ? "opens " : ""}${group}${signs}` };
+  return { ...onset, struck, sign: `${setsOut(onset) ? "sets out " : ""}${group}${signs}` };
 }
 
 function isBound({ soundsMs }: Stroke, next: Onset | undefined): boolean {

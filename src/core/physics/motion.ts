@@ -90,7 +90,7 @@ export const MOTION = {
   endsSpare: 0.75,
   /** mm of a step from which on single notes are a broken chord, a little less than a minor third; and the share of the price of beginning it inside the hand that a line by steps has. Choices. */
   brokenFrom: 30,
-  insideByStep: 0.2,
+  insideByStep: 0.13,
   /** How many times as dear another finger on a key is with one note between as at once, where fingers may be drawn over it. A choice. */
   otherAfterOne: 3,
   /** The same where the next of groups in one order begins between. A choice. */

@@ -1,3 +1,4 @@
+import { setsOut } from "../../../passage/line";
 import { MOTION } from "../../../physics";
 import type { Frame, Press } from "../../frames/frame";
 import type { Cause } from "../cause";
@@ -16,7 +17,7 @@ export const begunInside: Cause = {
     if (!from || !at || !to) return;
     const steps = [at.x - from.x, to.x - at.x];
     const ends: [end: Press, isEnd: boolean, outwards: number][] = [
-      [from, earlier.onset.opens, Math.min(...steps)],
+      [from, setsOut(earlier.onset), Math.min(...steps)],
       [to, now.onset.last, -Math.max(...steps)],
     ];
     for (const [end, isEnd, outwards] of ends) {
