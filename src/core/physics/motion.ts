@@ -88,6 +88,8 @@ export const MOTION = {
   wideStep: [1.2, 1.45],
   /** Share of a change of position that either end of a wide interval is spared where it is broken, for both make one move, by rolling the forearm. A choice. */
   endsSpare: 0.75,
+  /** Half steps of a third. */
+  thirds: [3, 4] as readonly number[],
   /** mm of a step from which on single notes are a broken chord, a little less than a minor third; and the share of the price of beginning it inside the hand that a line by steps has. Choices. */
   brokenFrom: 30,
   insideByStep: 0.13,

@@ -21,6 +21,8 @@ export interface Weights {
   readonly wideStep: number;
   /** Strain of a whole chord without the thumb. */
   readonly idleThumb: number;
+  /** Strain per finger by which a triad in thirds lies off where five fingers share it. */
+  readonly offTriad: number;
   /** Strain that a placement out of reach counts as, where the player wants it all the same, and per mm short. */
   readonly outOfReach: number;
   readonly outOfReachPerMm: number;
@@ -118,6 +120,7 @@ export const WEIGHTS: Weights = {
   spread: 4,
   wideStep: 3,
   idleThumb: 2,
+  offTriad: 4,
   outOfReach: 110,
   outOfReachPerMm: 1,
   crowding: 0.635,

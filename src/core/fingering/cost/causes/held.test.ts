@@ -125,6 +125,23 @@ describe("causes of what is held and struck", () => {
     );
   });
 
+  it.each(["right", "left"] as const)(
+    "triad off its fingers: least with 1 3 5 wherever its keys are black: %s hand",
+    (side) => {
+      const strain = (keys: number[], digits: string) =>
+        findings(studyOfKeys([keys], side), digits, "off-triad").reduce((sum, f) => sum + f.found.strain, 0);
+      const [whole, second, fourth] = side === "right" ? ["135", "125", "145"] : ["531", "541", "521"];
+      for (let by = 0; by < 12; by++) {
+        const triad = [60, 64, 67].map((key) => key + by);
+        expect(strain(triad, whole)).toBeLessThan(strain(triad, second));
+        expect(strain(triad, whole)).toBeLessThan(strain(triad, fourth));
+        expect(strain(triad, whole)).toBeCloseTo(strain([60, 63, 67], whole), 9);
+      }
+      expect(strain([60, 64, 69], "125")).toBe(0);
+      expect(strain([60, 65, 67], "125")).toBe(0);
+    },
+  );
+
   it("note out of reach: costs more at the outside of a chord", () => {
     const chord = studyOfKeys([[60, 64, 67]]);
     const strain = (digits: string) => findings(chord, digits, "left-out")[0]!.found.strain;

@@ -21,6 +21,7 @@ import { idleThumb } from "./idle-thumb";
 import { inOut } from "./in-out";
 import { leftOut } from "./left-out";
 import { neighbour } from "./neighbour";
+import { offTriad } from "./off-triad";
 import { opening } from "./opening";
 import { outerOnBlack } from "./outer-on-black";
 import { position } from "./position";
@@ -40,6 +41,7 @@ export const CAUSES: readonly Cause[] = [
   heldOpen,
   unlikeRest,
   spread,
+  offTriad,
   idleThumb,
   opening,
   wideStep,
