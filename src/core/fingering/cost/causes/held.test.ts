@@ -126,7 +126,7 @@ describe("causes of what is held and struck", () => {
   });
 
   it.each(["right", "left"] as const)(
-    "triad off its fingers: least with 1 3 5 wherever its keys are black: %s hand",
+    "triad off its fingers: nothing with 1 3 5, wherever its keys are black: %s hand",
     (side) => {
       const strain = (keys: number[], digits: string) =>
         findings(studyOfKeys([keys], side), digits, "off-triad").reduce((sum, f) => sum + f.found.strain, 0);
