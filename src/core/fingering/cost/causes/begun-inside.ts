@@ -13,12 +13,15 @@ export const begunInside: Cause = {
     "Fingers between the thumb and the one that begins, or ends: so many fewer lie over the keys to come, or over those before. Straight weight, less where the line goes by steps than where it is a broken chord; a choice, after teaching practice, by which an arpeggio begins on white with the thumb.",
   find({ now, before, earlier, weights, hand }, tell) {
     if (before === null || earlier === null || hand.resting.includes(1)) return;
+    const begins = setsOut(earlier.onset);
+    const closes = now.onset.last;
+    if (!begins && !closes) return;
     const [from, at, to] = [earlier, before, now].map(single);
     if (!from || !at || !to) return;
     const steps = [at.x - from.x, to.x - at.x];
     const ends: [end: Press, isEnd: boolean, outwards: number][] = [
-      [from, setsOut(earlier.onset), Math.min(...steps)],
-      [to, now.onset.last, -Math.max(...steps)],
+      [from, begins, Math.min(...steps)],
+      [to, closes, -Math.max(...steps)],
     ];
     for (const [end, isEnd, outwards] of ends) {
       if (!isEnd || outwards <= 0 || end.black || end.finger === 1) continue;
