@@ -30,8 +30,9 @@ export const begunInside: Cause = {
       tell(to.stroke, inside, share * inside * weights.begunInside, end, null);
     }
   },
-  spared: () => "the thumb stands at the end of the line",
-  say: ({ finger }) => `${finger!.finger}, not the thumb, at the end of the line on ${finger!.stroke.spelled}`,
+  spared: () => "the thumb begins and ends the line",
+  say: ({ finger }) =>
+    `the line begins or ends on ${finger!.stroke.spelled} with ${finger!.finger}, not with the thumb`,
 };
 
 function single({ struck }: Frame): Press | null {
