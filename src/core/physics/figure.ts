@@ -55,9 +55,9 @@ export const STAY = {
   chordWithin: 5.5,
   /** Onsets at most of an order of keys that is struck again at once, and at least where it is on other keys. */
   longestTurn: 16,
-  /** Semitones within which they lie if each of them is struck once and they turn: an octave. */
-  turnWithin: 12,
   leastOnOthers: 4,
+  /** Semitones within which such an order lies in which each key is struck once and the line turns: an octave. */
+  turnWithin: 12,
   /** Onsets within which it must have shown itself. */
   shownWithin: 64,
 } as const;

@@ -38,7 +38,7 @@ export const MOTION = {
   glidesOver: 2,
   /** Share of the price of a broken line that is spared where several notes at once follow several. A choice. */
   setDownTogether: 0.4,
-  /** Share of its price that a break keeps, and another finger on a key, where the hand is set down anew on the next of broken chords in one order. A choice. */
+  /** Share of its price that a break keeps where the hand is set down anew on the next of broken chords in one order. A choice. */
   setDownAnew: 0.35,
   /** The same of a note that is held until then. A choice. */
   heldAnew: 0.7,
@@ -95,7 +95,7 @@ export const MOTION = {
   insideByStep: 0.13,
   /** How many times as dear another finger on a key is with one note between as at once, where fingers may be drawn over it. A choice. */
   otherAfterOne: 3,
-  /** The same where the next of groups in one order begins between. A choice. */
+  /** The same, beside at once, where the next of groups in one order begins between. A choice. */
   otherInNext: 0.7,
   /** Hz below what the quickest finger repeats with ease, over which fingers come to be drawn over a key in turn. A choice. */
   drawnRampHz: 1,

@@ -84,7 +84,8 @@ function boundStrain(moment: Moment): number {
   let strain = 0;
   for (const from of before!.struck) {
     for (const to of now.struck) {
-      if (from.finger === to.finger) strain += from.key === to.key ? 0 : (hopShare(from, to, moment) * hop) / now.struck.length;
+      if (from.finger === to.finger)
+        strain += from.key === to.key ? 0 : (hopShare(from, to, moment) * hop) / now.struck.length;
       else strain += share * pairStrain(moment, from, to);
     }
   }

@@ -18,14 +18,10 @@ export const sameFinger: Cause = {
     const fingers = (1 - armBetween(hand, before, now)) / Math.max(1, now.struck.length);
     for (const to of now.struck) {
       const from = letGo ? undefined : before.struck.find((p) => p.finger === to.finger && p.key !== to.key);
-      if (from)
-        tell(
-          to.stroke,
-          1,
-          fingers * hopShare(from, to, moment) * weights.lineBroken * legatoShare(from, moment),
-          to,
-          from,
-        );
+      if (from) {
+        const bound = fingers * hopShare(from, to, moment) * legatoShare(from, moment);
+        tell(to.stroke, 1, bound * weights.lineBroken, to, from);
+      }
       const held = heldUntilNow(to, moment);
       const hop = held ? priceOfHeld(moment, before) * hopShare(held, to, moment) : 0;
       if (held && hop > 0) tell(to.stroke, 1, hop, to, held);
