@@ -50,24 +50,18 @@ test("a note taken by the other hand keeps the moment in hand, and so does one t
   await expect(page.locator(".engraving ~ svg g[data-remedy='omit']")).toHaveCount(1);
 });
 
-/** Stops a survey as soon as its progress is in sight: a quick machine is done before a test has found the button. */
+/** Presses Stop from the first moment it is in sight until the survey says that it was stopped: a test would find it too late. */
 async function stopsAtOnce(page: Page): Promise<void> {
   await page.addInitScript(() => {
-    let isStopped = false;
-    const stop = (): void => {
+    const pressing = setInterval(() => {
       const survey = document.querySelector('section[aria-label="Survey"]');
-      const progress = survey?.querySelector('[role="progressbar"][aria-label="Bars surveyed"]');
-      if (isStopped || !progress || !/\d+ of 200 bars/.test(survey!.textContent)) return;
-      isStopped = true;
-      [...survey!.querySelectorAll("button")].find((each) => each.textContent === "Stop")!.click();
-    };
-    new MutationObserver(stop).observe(document, { childList: true, subtree: true });
+      if (survey?.textContent.includes("The survey was stopped.")) return clearInterval(pressing);
+      [...(survey?.querySelectorAll("button") ?? [])].find((each) => each.textContent === "Stop")?.click();
+    }, 5);
   });
 }
 
-test("a long piece is surveyed in the background, with progress and a stop, and leads to a new passage", async ({
-  page,
-}) => {
+test("a long piece is surveyed in the background, can be stopped, and leads to a new passage", async ({ page }) => {
   // No chord comes twice as it is, so that there is something to survey.
   const random = seeded(44);
   const bars = Array.from({ length: 200 }, () =>
@@ -84,7 +78,7 @@ test("a long piece is surveyed in the background, with progress and a stop, and 
   // The page answers while the survey runs.
   await page.getByLabel("Name", { exact: true }).fill("While it runs");
   await expect(page.getByLabel("Name", { exact: true })).toHaveValue("While it runs");
-  await expect(survey.getByText(/Of 800 moments with more than one key to hold/)).toBeVisible({ timeout: 60_000 });
+  await expect(survey.getByText(/Of 800 moments with more than one key to hold/)).toBeVisible();
   await expect(survey.getByRole("button", { name: /^Bar \d+: / })).toHaveCount(200);
   await survey.getByRole("button", { name: /^Bar 150: / }).click();
   await expect(page.getByLabel("From bar")).toHaveValue("150");

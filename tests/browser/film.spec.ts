@@ -14,7 +14,7 @@ test("the film desk: keys as a ruler, the plan's hand beside, what an eye sees t
   await page.getByRole("tab", { name: "Trials" }).click();
   await page.getByRole("link", { name: "Film desk" }).click();
   const picture = page.getByRole("application");
-  await expect(picture).toBeVisible({ timeout: 20_000 });
+  await expect(picture).toBeVisible();
   await expect(page.getByText("The clip that is drawn from the plan")).toBeVisible();
   await page.getByRole("button", { name: "Mark the corners anew" }).click();
   const box = (await picture.boundingBox())!;
@@ -42,7 +42,7 @@ test("the film desk: keys as a ruler, the plan's hand beside, what an eye sees t
       .getByRole("button", { name: "Play" })
       .nth(letter === "A" ? 0 : 1)
       .click();
-    await expect(two.getByText(": played")).toHaveCount(letter === "A" ? 1 : 2, { timeout: 20_000 });
+    await expect(two.getByText(": played")).toHaveCount(letter === "A" ? 1 : 2);
   }
   await expect(page.getByRole("region", { name: "The take" }).getByText("other", { exact: true })).toBeVisible();
 });

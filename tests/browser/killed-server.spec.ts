@@ -16,13 +16,11 @@ class Server {
       { stdio: "ignore" },
     );
     await expect
-      .poll(
-        () =>
-          fetch(`http://127.0.0.1:${this.port}/health`).then(
-            (r) => r.ok,
-            () => false,
-          ),
-        { timeout: 60_000 },
+      .poll(() =>
+        fetch(`http://127.0.0.1:${this.port}/health`).then(
+          (r) => r.ok,
+          () => false,
+        ),
       )
       .toBe(true);
   }

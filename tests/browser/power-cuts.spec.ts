@@ -109,7 +109,7 @@ test("nothing that was said to be kept is lost, and nothing half-written is show
 
       if (what !== "database") await house.startServer();
       await test.step("the page keeps by itself what was under way, and shows what is kept", async () => {
-        await expect(page.getByRole("status").filter({ hasText: /^Kept$/ })).toBeVisible({ timeout: 60_000 });
+        await expect(page.getByRole("status").filter({ hasText: /^Kept$/ })).toBeVisible();
         const { digits } = (await fingeringById(db, option!.id))!;
         const shown = await digitsShown(page);
         for (const [note, digit] of Object.entries(shown)) expect(String(digits[note as never])).toBe(digit);

@@ -12,7 +12,7 @@ test("one key tries the passage: what was played is read against the score, kept
   await page.keyboard.press("y");
   await expect(page.getByText(/^\d+ keys?$/)).toBeVisible();
   const take = page.getByRole("region", { name: "The take" });
-  await expect(take.getByRole("status")).toBeVisible({ timeout: 20_000 });
+  await expect(take.getByRole("status")).toBeVisible();
   await expect(take.getByText("Played by the simulated piano, not by a hand.")).toBeVisible();
   for (const lane of ["late", "strength", "tempo"])
     await expect(page.locator(`svg[data-lane="${lane}"]`).first()).toBeAttached();
@@ -99,7 +99,7 @@ test("a stretch drawn over the score is tried as a snip, where time is free is k
   await expect(snip).toContainText("3 of 4 notes");
   await page.keyboard.press("y");
   const takes = page.getByRole("region", { name: "Takes", exact: true });
-  await expect(takes.getByText("snip")).toBeVisible({ timeout: 20_000 });
+  await expect(takes.getByText("snip")).toBeVisible();
   await page.getByText("What is clean", { exact: true }).click();
   const astray = page.getByLabel("Keys astray, at most");
   await astray.fill("2.5");
