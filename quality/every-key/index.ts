@@ -6,6 +6,7 @@ import { brokenChords } from "./broken-chords";
 import { cadences } from "./cadences";
 import type { Family, Made } from "./family";
 import { inversions } from "./inversions";
+import { rockingTriads } from "./rocking-triads";
 import { chromatic, scalesFromEachNote, thereAndBack } from "./scales";
 import { motives } from "./motives";
 import { triadsAlong } from "./triads";
@@ -19,6 +20,7 @@ const FAMILIES: readonly Family[] = [
   arpeggiosOfSevenths,
   arpeggiosOfOtherLengths,
   brokenChords,
+  rockingTriads,
   inversions,
   brokenOctaves,
   thirds,

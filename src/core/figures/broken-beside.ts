@@ -1,8 +1,9 @@
 import type { Memory } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
+import { brokenBeside } from "../passage/broken-beside";
 import type { Onset } from "../passage/line";
 import type { NoteId } from "../passage/note";
-import { FIGURE, MOTION } from "../physics";
+import { MOTION } from "../physics";
 import { worthOfKeeping, type Tying } from "./tying";
 
 /** Notes of a whole chord, and those that strike its keys again one by one, just before or after it. */
@@ -14,7 +15,7 @@ export function brokenBesideIn(study: Study): readonly Broken[] {
     onsets
       .filter(({ struck }) => struck.length >= MOTION.wholeFrom)
       .flatMap((chord) => [brokenFrom(chord, onsets, 1), brokenFrom(chord, onsets, -1)])
-      .filter((broken) => broken.size >= FIGURE.leastBroken),
+      .filter((broken) => broken.size > 0),
   );
 }
 
@@ -27,22 +28,13 @@ export function brokenRemembered(study: Study, tying: Tying): readonly Memory[] 
   );
 }
 
-/**
- * Single notes on a chord's keys, onset by onset after it, or before it, as far as they follow one another; by its own notes. None
- * where they go on beyond the chord, as an arpeggio over several octaves does.
- */
+/** By the notes of a chord, the single notes after it, or before it, that strike their keys again. */
 function brokenFrom({ struck, index }: Onset, onsets: readonly Onset[], way: 1 | -1): Broken {
   const broken = new Map<NoteId, NoteId[]>();
-  const [lowest, highest] = [struck[0]!.key, struck.at(-1)!.key];
-  let last: number | null = null;
-  for (let at = index + way; onsets[at]?.struck.length === 1; at += way) {
+  for (const at of brokenBeside(onsets, index, way)) {
     const one = onsets[at]!.struck[0]!;
-    const own = struck.find(({ key }) => key === one.key)?.notes[0];
-    const isBeyond = (last === highest && one.key > highest) || (last === lowest && one.key < lowest);
-    if (isBeyond) return new Map();
-    if (own === undefined) break;
+    const own = struck.find(({ key }) => key === one.key)!.notes[0]!;
     broken.set(own, [...(broken.get(own) ?? []), one.notes[0]!]);
-    last = one.key;
   }
   return broken;
 }

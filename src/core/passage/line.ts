@@ -1,8 +1,9 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
-import { FIGURE, MOTION, PLAYING } from "../physics";
+import { MOTION, PLAYING } from "../physics";
 import { compare, subtract, SURELY_APART, toMs, toNumber, type Beats } from "../time/beats";
 import { groupsInOrder, type Group } from "./groups";
+import { goesOnBySteps, keysLainOver } from "./lain-over";
 import { barAt, pulseIn, type Metre, type Pulse } from "./metre";
 import { endsAfter, spelledName, type Note, type NoteId } from "./note";
 import { handOf, inOrder, playedNotes, tuneOf, type Manner, type Passage } from "./passage";
@@ -57,6 +58,8 @@ export interface Onset {
   readonly begins: boolean;
   /** Whether no line goes on to that by steps, too: the hand is set down anew on it. */
   readonly anew: boolean;
+  /** Keys that the hand is set down over here, lowest first; empty where it goes along the keys. */
+  readonly liesOver: readonly Pitch[];
   /** Whether it is the last of its line. */
   readonly last: boolean;
   /** What it is beyond the keys it strikes, so that like onsets can be told; empty for plain bound ones that go on. */
@@ -122,6 +125,7 @@ export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
       swept: isSwept(byOnset, index),
       begins: false,
       anew: false,
+      liesOver: [],
       last: index === byOnset.length - 1,
       sign: "",
     };
@@ -136,21 +140,15 @@ export function setsOut({ index, afterRest }: Pick<Onset, "index" | "afterRest">
   return index === 0 || afterRest;
 }
 
-/** Onsets that know where a group begins after another. */
+/** Onsets that know where a group begins after another, and the the keys that the hand lies over. */
 function inGroups(onsets: readonly Onset[], groups: readonly Group[]): readonly Onset[] {
   const following = groups.filter(({ first }, i) => groups[i - 1]?.last === first - 1);
   const beginnings = new Set(following.map(({ first }) => first));
+  const liesOver = keysLainOver(onsets, groups);
   return onsets.map((onset, i) => {
     const begins = beginnings.has(i);
-    return { ...onset, begins, anew: begins && !goesOnBySteps(onsets, i) };
+    return { ...onset, begins, anew: begins && !goesOnBySteps(onsets, i), liesOver: liesOver[i]! };
   });
-}
-
-/** Whether single notes come to an onset by two steps of a scale in one way: the fingers go on with the line. */
-function goesOnBySteps(onsets: readonly Pick<Onset, "struck">[], index: number): boolean {
-  const keys = onsets.slice(index - 2, index + 1).map(({ struck }) => (struck.length === 1 ? struck[0]!.key : NaN));
-  const [one, other] = [keys[1]! - keys[0]!, keys[2]! - keys[1]!];
-  return one * other > 0 && Math.max(Math.abs(one), Math.abs(other)) <= FIGURE.widestStep;
 }
 
 /** Whether a note is played before or after the place it is written at. */
@@ -164,7 +162,8 @@ function finished(onset: Onset, strokes: readonly Stroke[], next: Onset | undefi
   const isPlain = struck.every((s) => isBound(s, next) && s.load === PLAYING.middling && !s.tune);
   const signs = isPlain ? "" : struck.map((s) => signOf(s, next)).join();
   const group = onset.anew ? "anew " : onset.begins ? "begins " : "";
-  return { ...onset, struck, sign: `${setsOut(onset) ? "sets out " : ""}${group}${signs}` };
+  const keys = onset.liesOver.map((key) => key - struck[0]!.key).join();
+  return { ...onset, struck, sign: `${setsOut(onset) ? "sets out " : ""}${group}${keys && `over ${keys} `}${signs}` };
 }
 
 function isBound({ soundsMs }: Stroke, next: Onset | undefined): boolean {

@@ -58,6 +58,8 @@ export const MOTION = {
   wholeFrom: 3,
   /** Share of its price that an outer finger on black keeps in a chord: where the hand lies for that, its placement prices. A choice. */
   inWithChord: 0.03,
+  /** The same in a group of onsets that turn over their keys: the hand is set down on it as on a chord. A choice. */
+  inWithGroup: 0.15,
   /** Strokes a second of two fingers in turn that go with ease. Starting value. */
   alternationEase: 4,
   /** How little two fingers move apart from one another, 0 to 1: 3, 4 and 5 share tendons. Starting values, in the order of teaching practice; that the ring finger moves least by itself, and the thumb and the index most, is measured (Häger-Ross and Schieber, J. Neuroscience 20(22), 2000). */

@@ -120,7 +120,7 @@ export const WEIGHTS: Weights = {
   spread: 4,
   wideStep: 3,
   idleThumb: 2,
-  offTriad: 4,
+  offTriad: 8,
   outOfReach: 110,
   outOfReachPerMm: 1,
   crowding: 0.635,

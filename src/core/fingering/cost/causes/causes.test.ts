@@ -167,6 +167,26 @@ describe("each cause", () => {
     expect(strain([[60, 64, 69]], "125")).toBe(0);
   });
 
+  it("thumb or little finger on black: less in a group that turns over its keys, struck one by one", () => {
+    const strain = (keys: number[], digits: string) =>
+      findings(studyOfKeys(keys), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
+    const once = [61, 68, 65, 68];
+    expect(strain([...once, ...once], "15351535")).toBeLessThan(strain(once, "1535"));
+    // Along a scale the hand goes with the keys.
+    expect(strain([58, 60, 62, 63, 60, 62, 63, 65], "12341234")).toBeCloseTo(strain([58, 60, 62], "123"), 9);
+  });
+
+  it("triad off its fingers: struck, or broken in its place, either hand; not in an arpeggio that goes on", () => {
+    const found = (keys: (number | number[])[], digits: string, side: "right" | "left" = "right") =>
+      findings(studyOfKeys(keys, side), digits, "off-triad").reduce((sum, f) => sum + f.found.strain, 0);
+    expect(found([[61, 65, 68]], "135")).toBe(0);
+    expect(found([[61, 65, 68]], "125")).toBeGreaterThan(0);
+    const rocking = [46, 53, 50, 53, 46, 53, 50, 53];
+    expect(found(rocking, "51315131", "left")).toBe(0);
+    expect(found(rocking, "41214121", "left")).toBeGreaterThan(found([[46, 50, 53]], "421", "left"));
+    expect(found([60, 64, 67, 72, 76, 79, 84], "1231235")).toBe(0);
+  });
+
   it("thumb or little finger on black: the hand goes in only if it plays on from there", () => {
     const strain = (keys: number[], digits: string) =>
       findings(studyOfKeys(keys, "left"), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);

@@ -15,22 +15,34 @@ export const outerOnBlack: Cause = {
     "The black-key rules of the ergonomic model cited in hand/proportions; the mm are how far the hand is drawn in. The way in is priced once: what is left while the hand lies in, and of a chord, whose placement tells the rest, is a choice.",
   find(moment, tell) {
     const { now, before, earlier } = moment;
-    const whole = now.struck.length >= MOTION.wholeFrom ? MOTION.inWithChord : 1;
+    const over = shareOver(now);
     for (const at of now.struck) {
       if (!isOuterOnBlack(at)) continue;
       const left = wayLeft(at, before, earlier);
       const share = isSetDownOnOne(moment) ? Math.min(left, MOTION.inWhenSetDown) : left;
-      tell(at.stroke, mmIn(moment, at), share * whole * priceOf(moment, at, now.onset.gap), at, null);
+      tell(at.stroke, mmIn(moment, at), share * over * priceOf(moment, at, now.onset.gap), at, null);
     }
     const first = playedOnFrom(moment);
     if (first === null || !isOuterOnBlack(first)) return;
     const rest = wayLeft(first, earlier, null) - MOTION.inWhenSetDown;
     if (rest > 0)
-      tell(first.stroke, mmIn(moment, first), rest * priceOf(moment, first, before!.onset.gap), first, null);
+      tell(
+        first.stroke,
+        mmIn(moment, first),
+        rest * shareOver(before!) * priceOf(moment, first, before!.onset.gap),
+        first,
+        null,
+      );
   },
   spared: ({ finger }) => `the ${fingerName(finger!.finger)} stays on white`,
   say: ({ finger }) => `${fingerOnKey(finger!)}: the hand goes in`,
 };
+
+/** Share of the price that is left where a chord or a group has the hand lie in. */
+function shareOver({ struck, onset }: Frame): number {
+  if (struck.length >= MOTION.wholeFrom) return MOTION.inWithChord;
+  return onset.liesOver.length > 0 ? MOTION.inWithGroup : 1;
+}
 
 function isOuterOnBlack({ black, finger }: Press): boolean {
   return black && (finger === 1 || finger === 5);
