@@ -116,6 +116,17 @@ describe("figures that return", () => {
     expect(memoriesOf(study, figures, "none")).toEqual([]);
   });
 
+  it("are not remembered where one note alone goes as before", () => {
+    const arpeggio = [60, 64, 67, 72, 76, 79];
+    const remembered = (keys: readonly number[], tying: "alike" | "all") => {
+      const study = studyOfKeys(keys);
+      return memoriesOf(study, figuresOf(study), tying).length;
+    };
+    expect(remembered([...arpeggio, 77], "alike")).toBe(0);
+    expect(remembered([...arpeggio, 77], "all")).toBeGreaterThan(0);
+    expect(remembered([...arpeggio, 84], "alike")).toBeGreaterThan(1);
+  });
+
   it("of a sequence are remembered by the first of the times running on keys of like colours, less where others lie between", () => {
     const bonds = (keys: readonly number[]) => {
       const study = studyOfKeys(keys);

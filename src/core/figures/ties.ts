@@ -15,7 +15,7 @@ import type { Tying } from "./tying";
 /**
  * What it is worth, note by note, that figures keep their fingers when they return. Changed notes are free. So is a note
  * that is approached or left otherwise than in the figure: where music begins, ends, turns and joins, another finger may
- * stand ready; and one of a chord whose key has another colour. The worth is a strain: weights.memory for what feels the same under the hand, less as it does less, and
+ * stand ready; and one of a chord whose key has another colour; and where only one note is left. The worth is a strain: weights.memory for what feels the same under the hand, less as it does less, and
  * memoryAsked times that whole where the player wants every figure kept.
  */
 export function memoriesOf(study: Study, figures: readonly Figure[], tying: Tying): readonly Memory[] {
@@ -25,14 +25,18 @@ export function memoriesOf(study: Study, figures: readonly Figure[], tying: Tyin
     const ties = tying === "alike" ? [...returning(figure), ...movedAlong(figure, ways)] : asked(figure, tying);
     const remembered = new Map<NoteId, Memory["returns"][number][]>();
     for (const { from, to, relation, worth } of ties) {
-      from.forEach((note, place) => {
-        if (tying !== "all" && ways.get(note)?.isAgain) return;
+      const bound = from.flatMap((note, place) => {
         const again = to.notes[place]!;
-        if (to.changed.includes(place) || !goesAlike(ways, note, again, relation)) return;
+        return to.changed.includes(place) || !goesAlike(ways, note, again, relation) ? [] : [{ note, again }];
+      });
+      // One note alone is no figure.
+      if (tying !== "all" && bound.length < FIGURE.leastBound) continue;
+      for (const { note, again } of bound) {
+        if (tying !== "all" && ways.get(note)?.isAgain) continue;
         const returns = remembered.get(note) ?? [];
         returns.push({ note: again, worth: memory * (tying === "all" ? memoryAsked : worth) });
         remembered.set(note, returns);
-      });
+      }
     }
     return [...remembered].map(([note, returns]) => ({ note, returns }));
   });

@@ -34,6 +34,8 @@ export const FIGURE = {
   worthOfParallel: 0.2,
   /** Fewest keys of a whole chord that are struck one by one beside it for it to be broken. A choice. */
   leastBroken: 2,
+  /** Notes at least of a return that go as in its figure for these to keep their fingers. A choice. */
+  leastBound: 2,
   /** Strain, a note, within which fingerings count as straining alike: then that is taken whose figures keep their fingers. */
   settles: 0.001,
 } as const;

@@ -19,6 +19,8 @@ export const MOTION = {
   /** ms from one onset to the next that count as usual: sixteenths at a walking pace; and the least and most that pace makes of a movement. Choices. */
   usualMs: 156,
   paceRange: [1 / 3, 3],
+  /** Share of a change of position that is left where the thumb alone goes to another key, opening from a finger that plays between. A choice. */
+  thumbByItself: 0.25,
   /**
    * mm over which these grow from nothing to whole: a change of position, the arm's part in two wide notes, a leap beyond reach, the
    * time to set off, how tight a pass is, and what leaving a key early costs where a pair is too far apart; and by which

@@ -37,9 +37,9 @@ export function movedBetween(hand: Hand, from: Frame, to: Frame): number {
 }
 
 /**
- * Share of its way by which the thumb going to another key moves the hand, where a finger plays on one side of both in between: 0
- * where the two lie relaxed before and after, for the thumb opens from that finger, 1 from a little beyond. 1 for every other
- * finger, which has its place in the hand.
+ * Share of its way by which the thumb going to another key moves the hand, where a finger plays on one side of both in between:
+ * MOTION.thumbByItself where the two lie relaxed before and after, for the thumb opens from that finger, 1 from a little beyond. 1
+ * for every other finger, which has its place in the hand.
  */
 export function thumbMoves(hand: Hand, from: Frame, between: Frame, to: Frame): number {
   if (from.struck.length !== 1 || between.struck.length !== 1 || to.struck.length !== 1) return 1;
@@ -48,7 +48,8 @@ export function thumbMoves(hand: Hand, from: Frame, between: Frame, to: Frame): 
   if (mmBetween(pivot, first) * mmBetween(pivot, last) <= 0) return 1;
   const { leastRelaxed, widestRelaxed } = limitsOf(hand, 1, pivot.finger);
   const beyond = (mm: number): number => Math.max(0, mm - widestRelaxed, leastRelaxed - mm);
-  return Math.min(1, Math.max(beyond(apart(first, pivot)), beyond(apart(pivot, last))) / MOTION.rampMm);
+  const whole = Math.min(1, Math.max(beyond(apart(first, pivot)), beyond(apart(pivot, last))) / MOTION.rampMm);
+  return MOTION.thumbByItself + (1 - MOTION.thumbByItself) * whole;
 }
 
 /** Share of the way from relaxed to the comfortable limit, 0 to 1, by which the pair farthest out of place is open or closed. */

@@ -105,8 +105,8 @@ describe("causes of a hand that moves or lets go", () => {
   it("position: the thumb opens from a finger that plays between, where both ways are relaxed; other fingers have their place", () => {
     const moved = (keys: number[], digits: string, side: "right" | "left" = "right") =>
       findings(studyOfKeys(keys, side), digits, "position").reduce((sum, { found }) => sum + found.amount, 0);
-    expect(moved([60, 69, 62], "151")).toBe(0);
-    expect(moved([67, 60, 69], "151", "left")).toBe(0);
+    expect(moved([60, 69, 62], "151")).toBeLessThan(moved([69, 60, 71], "515") / 2);
+    expect(moved([67, 60, 69], "151", "left")).toBeLessThan(moved([60, 73, 62], "151") / 2);
     expect(moved([60, 73, 62], "151")).toBeGreaterThan(0);
     expect(moved([69, 60, 71], "515")).toBeGreaterThan(0);
     expect(moved([67, 60, 69], "313")).toBeGreaterThan(0);
