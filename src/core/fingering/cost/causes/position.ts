@@ -1,3 +1,4 @@
+import { fingerName } from "../../../hand/finger";
 import { MOTION } from "../../../physics";
 import type { Frame } from "../../frames/frame";
 import { fingers } from "../words";
@@ -33,8 +34,11 @@ export const position: Cause = {
     if (strain > 0) tell(at.stroke, change > 0 ? moved : 0, strain * pace(ms), at, earlier.struck[0]!);
   },
   spared: () => "the hand stays where it is placed",
-  say: ({ amount, finger, other }) =>
-    amount > 0 ? "the hand moves to a new place here" : `${fingers(other, finger)} do not lie as at rest`,
+  say({ amount, finger, other }) {
+    if (amount === 0) return `${fingers(other, finger)} do not lie as at rest`;
+    if (finger!.finger !== other!.finger) return "the hand moves to a new place here";
+    return `the ${fingerName(finger!.finger)} moves on to another key, with one note between`;
+  },
 };
 
 /** What closing the hand to a note cost: the hand has moved by then, and that is not paid twice. */
