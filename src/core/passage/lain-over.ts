@@ -9,8 +9,9 @@ interface Struck {
 }
 
 /**
- * By onset, the keys that the hand is set down over as on a chord, lowest first: those of a group that turns within an octave, where the
- * line closes on them too, or of a chord that is broken beside it. None where the hand goes along the keys.
+ * By onset, the keys that the hand is set down over as on a chord, lowest first: those of a group in order that has no more keys than
+ * there are fingers and lies within an octave, where the line closes on them too, or of a chord that is broken beside it. None where
+ * the hand goes along the keys.
  */
 export function keysLainOver(onsets: readonly Struck[], groups: readonly Group[]): readonly (readonly Pitch[])[] {
   const all = onsets.map((): readonly Pitch[] => []);

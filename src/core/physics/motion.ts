@@ -60,7 +60,7 @@ export const MOTION = {
   wholeFrom: 3,
   /** Share of its price that an outer finger on black keeps in a chord: where the hand lies for that, its placement prices. A choice. */
   inWithChord: 0.03,
-  /** The same in a group of onsets that turn over their keys: the hand is set down on it as on a chord. A choice. */
+  /** The same where the hand lies over a group, or over a chord that is broken beside it. A choice. */
   inWithGroup: 0.15,
   /** Strokes a second of two fingers in turn that go with ease. Starting value. */
   alternationEase: 4,

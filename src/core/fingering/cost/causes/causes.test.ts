@@ -1,4 +1,3 @@
-import { WEIGHTS } from "../weights";
 import { findings } from "../../../../../tests/support/findings";
 import { studyOfKeys } from "../../../../../tests/support/studies";
 import type { Manner } from "../../../passage/passage";
@@ -50,15 +49,6 @@ describe("each cause", () => {
       ).length;
     expect(crossed("2434")).toBeGreaterThan(0);
     expect(crossed("1414")).toBe(0);
-  });
-
-  it("thumb or little finger on black: once for the way in, little while the hand lies in", () => {
-    const strains = (keys: number[], digits: string) =>
-      findings(studyOfKeys(keys), digits, "outer-on-black").map((f) => f.found.strain);
-    expect(strains([66, 68], "23")).toEqual([]);
-    const [way, again] = strains([66, 69, 66], "131");
-    expect(way!).toBeGreaterThan(0);
-    expect(again!).toBeLessThan(way! / 2);
   });
 
   it("weak finger: counts 4 and 5 at work, and weak pairs where they come fast", () => {
@@ -160,22 +150,6 @@ describe("each cause", () => {
     expect(found([60, 67, 60, 67], "1515")).toEqual([]);
   });
 
-  it("thumb or little finger on black: less in a chord, which the hand is set down on as a whole", () => {
-    const strain = (keys: number[][], digits: string) =>
-      findings(studyOfKeys(keys), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
-    expect(strain([[61, 64, 69]], "125")).toBeCloseTo(strain([[61, 69]], "15") * MOTION.inWithChord, 9);
-    expect(strain([[60, 64, 69]], "125")).toBe(0);
-  });
-
-  it("thumb or little finger on black: less in a group that turns over its keys, struck one by one", () => {
-    const strain = (keys: number[], digits: string) =>
-      findings(studyOfKeys(keys), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
-    const once = [61, 68, 65, 68];
-    expect(strain([...once, ...once], "15351535")).toBeLessThan(strain(once, "1535"));
-    // Along a scale the hand goes with the keys.
-    expect(strain([58, 60, 62, 63, 60, 62, 63, 65], "12341234")).toBeCloseTo(strain([58, 60, 62], "123"), 9);
-  });
-
   it("triad off its fingers: struck, or broken in its place, either hand; not in an arpeggio that goes on", () => {
     const found = (keys: (number | number[])[], digits: string, side: "right" | "left" = "right") =>
       findings(studyOfKeys(keys, side), digits, "off-triad").reduce((sum, f) => sum + f.found.strain, 0);
@@ -185,14 +159,6 @@ describe("each cause", () => {
     expect(found(rocking, "51315131", "left")).toBe(0);
     expect(found(rocking, "41214121", "left")).toBeGreaterThan(found([[46, 50, 53]], "421", "left"));
     expect(found([60, 64, 67, 72, 76, 79, 84], "1231235")).toBe(0);
-  });
-
-  it("thumb or little finger on black: the hand goes in only if it plays on from there", () => {
-    const strain = (keys: number[], digits: string) =>
-      findings(studyOfKeys(keys, "left"), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
-    expect(strain([37, 39], "54")).toBeCloseTo(WEIGHTS.littleOnBlack * MOTION.inAtFirst, 9);
-    expect(strain([37, 64], "51")).toBeCloseTo(WEIGHTS.littleOnBlack * MOTION.inWhenSetDown, 9);
-    expect(strain([64, 37, 64], "151")).toBeLessThan(strain([64, 37, 39], "154") / 2);
   });
 
   it("fingers off their places: a chord whose inner fingers lie between the outer ones as at rest has none, in any hand", () => {

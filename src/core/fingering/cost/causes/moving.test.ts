@@ -110,6 +110,10 @@ describe("causes of a hand that moves or lets go", () => {
     expect(moved([60, 73, 62], "151")).toBeGreaterThan(0);
     expect(moved([69, 60, 71], "515")).toBeGreaterThan(0);
     expect(moved([67, 60, 69], "313")).toBeGreaterThan(0);
+    const words = (keys: (number | number[])[], digits: string) =>
+      findings(studyOfKeys(keys), digits, "position").map(({ found }) => found.words);
+    expect(words([60, 69, 62], "151")).toEqual(["the thumb moves on to another key here"]);
+    expect(words([65, 60, 62], "214")).toEqual(["the hand moves to a new place here"]);
   });
 
   it("bound broken: the hand is carried across a wide pass where the school or the pedal has it so", () => {

@@ -5,14 +5,14 @@ import type { Cause, Moment } from "../cause";
 import { pace } from "../pace";
 import { fingerOnKey } from "../words";
 
-/** Thumb or little finger on a black key: the hand must go in. Little where it lies in already, less where a chord has it lie in. */
+/** Thumb or little finger on a black key: the hand must go in. Little where it lies in already, as over a group, less where a chord has it lie in. */
 export const outerOnBlack: Cause = {
   id: "outer-on-black",
   label: "thumb or little finger on black",
   unit: "mm",
   frames: 3,
   source:
-    "The black-key rules of the ergonomic model cited in hand/proportions; the mm are how far the hand is drawn in. The way in is priced once: what is left while the hand lies in, and of a chord, whose placement tells the rest, is a choice.",
+    "The black-key rules of the ergonomic model cited in hand/proportions; the mm are how far the hand is drawn in. The way in is priced once: what is left while the hand lies in, over a group, and of a chord, whose placement tells the rest, are choices.",
   find(moment, tell) {
     const { now, before, earlier } = moment;
     const over = shareOver(now);

@@ -36,8 +36,10 @@ export const position: Cause = {
   spared: () => "the hand stays where it is placed",
   say({ amount, finger, other }) {
     if (amount === 0) return `${fingers(other, finger)} do not lie as at rest`;
-    if (finger!.finger !== other!.finger) return "the hand moves to a new place here";
-    return `the ${fingerName(finger!.finger)} moves on to another key, with one note between`;
+    const isOne = finger!.finger === other!.finger && finger!.key !== other!.key;
+    return isOne
+      ? `the ${fingerName(finger!.finger)} moves on to another key here`
+      : "the hand moves to a new place here";
   },
 };
 
