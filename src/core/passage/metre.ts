@@ -1,4 +1,4 @@
-import { add, beats, compare, multiply, subtract, toNumber, ZERO, type Beats } from "../time/beats";
+import { add, beats, compare, multiply, subtract, SURELY_APART, toNumber, ZERO, type Beats } from "../time/beats";
 import { PLAYING } from "../physics";
 
 /** How bars are counted. All places in quarter notes. */
@@ -55,16 +55,12 @@ function countsOf(count: number, unit: number): readonly number[] {
 
 /** What a place is. @param place quarter notes from the start of a full bar, 0 or more; past its end it goes on as in the next */
 export function pulseAt({ length, beats: starts }: Metre, place: Beats): Pulse {
-  const within = rest(place, length);
-  if (within === ZERO) return "bar";
-  return starts.includes(within) ? "beat" : "between";
-}
-
-/** What is left of a place after whole bars. */
-function rest(place: Beats, length: Beats): Beats {
-  if (compare(place, length) < 0) return place;
-  const bars = Math.floor(toNumber(place) / toNumber(length) + NEARLY);
-  return subtract(place, multiply(length, beats(bars)));
+  const [quarters, ofBar] = [toNumber(place), toNumber(length)];
+  const bars = Math.floor(quarters / ofBar + NEARLY);
+  const within = quarters - bars * ofBar;
+  const near = starts.find((start) => Math.abs(toNumber(start) - within) < SURELY_APART);
+  if (near === undefined || add(multiply(length, beats(bars)), near) !== place) return "between";
+  return near === ZERO ? "bar" : "beat";
 }
 
 /** So much of a bar is missing at most to a whole one where only floating point is inexact. */

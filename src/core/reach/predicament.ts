@@ -1,6 +1,7 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
-import { lineOf, type Line, type Onset, type Stroke } from "../passage/line";
+import { lineOf, type Line, type Onset } from "../passage/line";
+import type { Stroke } from "../passage/strokes";
 import { endOf, type Note, type NoteId } from "../passage/note";
 import { playedNotes } from "../passage/passage";
 import { compare, type Beats } from "../time/beats";

@@ -22,11 +22,14 @@ export function beats(value: number | string, per = 1): Beats {
 
 /** a + b, exactly. */
 export function add(a: Beats, b: Beats): Beats {
+  if (a === ZERO) return b;
+  if (b === ZERO) return a;
   return summed(a, b, 1) ?? (new Fraction(a).add(b).toFraction() as Beats);
 }
 
 /** a - b, exactly. */
 export function subtract(a: Beats, b: Beats): Beats {
+  if (b === ZERO) return a;
   return summed(a, b, -1) ?? (new Fraction(a).sub(b).toFraction() as Beats);
 }
 
@@ -101,5 +104,10 @@ export function toNumber(value: Beats): number {
 
 /** Milliseconds of a length at a tempo in quarter notes a minute. */
 export function toMs(value: Beats, tempo: number): number {
-  return (toNumber(value) * 60_000) / tempo;
+  return msOf(toNumber(value), tempo);
+}
+
+/** The same of a number of quarter notes. */
+export function msOf(quarters: number, tempo: number): number {
+  return (quarters * 60_000) / tempo;
 }

@@ -1,6 +1,6 @@
 import type { Side } from "../hand/finger";
 import type { Pitch } from "../keyboard/pitch";
-import type { Stroke } from "../passage/line";
+import type { Stroke } from "../passage/strokes";
 import type { NoteId } from "../passage/note";
 import { playedNotes } from "../passage/passage";
 import { FAULT, MOTION } from "../physics";

@@ -1,6 +1,6 @@
 import type { Hand } from "../../hand/hand";
 import type { Instrument } from "../../keyboard/instrument";
-import type { Stroke } from "../../passage/line";
+import type { Stroke } from "../../passage/strokes";
 import type { Manner } from "../../passage/passage";
 import type { Placements } from "../../placement/placements";
 import type { Frame, Press } from "../frames/frame";

@@ -1,5 +1,5 @@
 import type { Finger } from "../../hand/finger";
-import type { Stroke } from "../../passage/line";
+import type { Stroke } from "../../passage/strokes";
 import type { Digits } from "../study/fingering";
 import { frameAfter, press, type Frame, type Press } from "../frames/frame";
 import type { Task } from "../study/task";

@@ -1,6 +1,7 @@
 import { FINGERS, type Finger } from "../../hand/finger";
 import type { Hand } from "../../hand/hand";
-import type { Onset, Stroke } from "../../passage/line";
+import type { Onset } from "../../passage/line";
+import type { Stroke } from "../../passage/strokes";
 import { thumbTakesBoth } from "../../placement/doubled";
 import { press, type Bench, type Press } from "./frame";
 
@@ -22,6 +23,7 @@ export type PinnedDigits = Int8Array;
  */
 export function candidatesFor(onset: Onset, pins: PinnedDigits, on: Bench): readonly Candidate[] {
   const strokes = inHandOrder(onset.struck, on);
+  if (strokes.length === 1) return ofOneNote(strokes[0]!, pins, on);
   const isPinned = strokes.some((s) => pins[s.index]);
   const kept = toKeep(onset.struck, on.hand);
   for (const needed of kept.length > 0 ? [kept, []] : [[]]) {
@@ -38,6 +40,18 @@ export function candidatesFor(onset: Onset, pins: PinnedDigits, on: Bench): read
     }
   }
   return [{ struck: [], leftOut: strokes }];
+}
+
+/** A note by itself is played by any finger, or by the one it is pinned to. */
+function ofOneNote(stroke: Stroke, pins: PinnedDigits, on: Bench): readonly Candidate[] {
+  const pinned = (pins[stroke.index] ?? 0) as Finger | 0;
+  const fingers = pinned === 0 ? fingersOf(on) : [pinned];
+  if (fingers.length === 0) return [{ struck: [], leftOut: [stroke] }];
+  return fingers.map((finger) => ({ struck: [press(finger, stroke, on)], leftOut: [] }));
+}
+
+function fingersOf({ hand }: Bench): readonly Finger[] {
+  return FINGERS.filter((finger) => !hand.resting.includes(finger));
 }
 
 /** What the music is least without: the lowest note of the left hand, the highest of the right, and what is marked as tune. */
@@ -73,7 +87,7 @@ function assign(
   fits: Fits,
 ): readonly Candidate[] {
   const found: Candidate[] = [];
-  const free = FINGERS.filter((finger) => !on.hand.resting.includes(finger));
+  const free = fingersOf(on);
   place(0, [], []);
   return found;
 

@@ -4,7 +4,8 @@ import { contactOn } from "../../keyboard/contact";
 import type { Instrument } from "../../keyboard/instrument";
 import { isBlack } from "../../keyboard/pitch";
 import { MOTION } from "../../physics";
-import type { Onset, Stroke } from "../../passage/line";
+import type { Onset } from "../../passage/line";
+import type { Stroke } from "../../passage/strokes";
 import type { Hold } from "../../placement/placement";
 import type { Placements } from "../../placement/placements";
 
@@ -65,15 +66,22 @@ export function frameAfter(
   leftOut: readonly Stroke[],
   on: Bench,
 ): Frame {
-  if (before === null || (before.held.length === 0 && noneGoesOn(before.struck, onset)))
-    return { onset, struck, ...NOTHING_HELD, leftOut, ...stance(struck, before, on.hand) };
+  const isLoose = before === null || (before.held.length === 0 && noneGoesOn(before.struck, onset));
+  const { held, changed, letGo } = isLoose ? NOTHING_HELD : heldFrom(before, onset, struck, on);
+  const { centre, depth } = stance(struck, before, on.hand);
+  return { onset, struck, held, changed, letGo, leftOut, centre, depth };
+}
+
+type Held = Pick<Frame, "held" | "changed" | "letGo">;
+
+const NOTHING_HELD: Held = { held: [], changed: [], letGo: [] };
+
+function heldFrom(before: Frame, onset: Onset, struck: readonly Press[], on: Bench): Held {
   const holding: Holding = { held: [], changed: [], letGo: [] };
   for (const press of before.held) hold(holding, press, before, onset, struck, on);
   for (const press of before.struck) hold(holding, press, before, onset, struck, on);
-  return { onset, struck, ...holding, leftOut, ...stance(struck, before, on.hand) };
+  return holding;
 }
-
-const NOTHING_HELD = { held: [], changed: [], letGo: [] } as const;
 
 interface Holding {
   readonly held: Press[];

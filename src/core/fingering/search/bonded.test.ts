@@ -5,7 +5,7 @@ import { drain } from "../../drain";
 import { figuresOf } from "../../figures/find";
 import { memoriesOf } from "../../figures/ties";
 import type { Bond } from "./conditions";
-import type { Stroke } from "../../passage/line";
+import type { Stroke } from "../../passage/strokes";
 import { price } from "../cost/price";
 import { searching } from "./search";
 import { BY_FINGER, makeOthersDearer, termsOf } from "./terms";

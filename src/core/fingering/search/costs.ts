@@ -8,14 +8,18 @@ import type { Task } from "../study/task";
 export interface Costs {
   /** Turns to the step from one frame to the next, and says whether the hand lets go between them. */
   enter(now: Frame, before: Frame | null): boolean;
-  /** Causes that look at one or two frames. */
+  /** Turns to a step that was entered before. */
+  resume(now: Frame, before: Frame, letGo: boolean): void;
+  /** Causes that look at one frame alone, whatever is before it. */
+  single(now: Frame): number;
+  /** Causes that look at two frames. */
   pair(): number;
   /** Causes that look at three, given the frame before the two and whether the hand let go between that and the next. */
   triple(earlier: Frame | null, letGoBefore: boolean): number;
 }
 
-const PAIR_CAUSES = CAUSES.filter((cause) => cause.frames < 3);
-const TRIPLE_CAUSES = CAUSES.filter((cause) => cause.frames === 3);
+const causesOver = (frames: Cause["frames"]): readonly Cause[] => CAUSES.filter((cause) => cause.frames === frames);
+const [SINGLE_CAUSES, PAIR_CAUSES, TRIPLE_CAUSES] = [causesOver(1), causesOver(2), causesOver(3)];
 
 type Refilled = { -readonly [Key in keyof Moment]: Moment[Key] };
 
@@ -40,7 +44,7 @@ export function costsOf(task: Task): Costs {
     sum += times * strain;
   };
   const timesOf = (causes: readonly Cause[]): Float64Array => Float64Array.from(causes, ({ id }) => own[id] ?? 1);
-  const [pairTimes, tripleTimes] = [timesOf(PAIR_CAUSES), timesOf(TRIPLE_CAUSES)];
+  const [singleTimes, pairTimes, tripleTimes] = [SINGLE_CAUSES, PAIR_CAUSES, TRIPLE_CAUSES].map(timesOf);
   const over = (causes: readonly Cause[], weighing: Float64Array): number => {
     sum = 0;
     for (let i = 0; i < causes.length; i++) {
@@ -57,14 +61,23 @@ export function costsOf(task: Task): Costs {
       moment.letGo = false;
       return (moment.letGo = letsGo(moment));
     },
+    resume(now, before, letGo) {
+      moment.now = now;
+      moment.before = before;
+      moment.letGo = letGo;
+    },
+    single(now) {
+      moment.now = now;
+      return over(SINGLE_CAUSES, singleTimes!);
+    },
     pair() {
       moment.earlier = null;
-      return over(PAIR_CAUSES, pairTimes);
+      return over(PAIR_CAUSES, pairTimes!);
     },
     triple(earlier, letGoBefore) {
       moment.earlier = earlier;
       moment.letGoBefore = letGoBefore;
-      return over(TRIPLE_CAUSES, tripleTimes);
+      return over(TRIPLE_CAUSES, tripleTimes!);
     },
   };
 }

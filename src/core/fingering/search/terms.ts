@@ -1,5 +1,6 @@
 import { isBlack } from "../../keyboard/pitch";
 import type { Line, Onset } from "../../passage/line";
+import type { Stroke } from "../../passage/strokes";
 import type { Candidate, PinnedDigits } from "../frames/candidates";
 import type { Conditions } from "./conditions";
 import type { Layer } from "./layer";
@@ -46,16 +47,25 @@ export function termsOf(line: Line, conditions: Conditions): Terms {
   const held = new Set(mustHold);
   return {
     pins: digitsOf(line, pins),
-    ruledOut: Uint8Array.from(line.strokes, ({ notes, key }) => {
+    ruledOut: byStroke(line, noThumbOnBlack || isAnything(ruledOut), ({ notes, key }) => {
       const fingers = notes.flatMap((id) => ruledOut[id] ?? []);
       return bits(noThumbOnBlack && isBlack(key) ? [1, ...fingers] : fingers);
     }),
-    mustHold: Uint8Array.from(line.strokes, ({ notes }) => Number(notes.some((id) => held.has(id)))),
+    mustHold: byStroke(line, held.size > 0, ({ notes }) => Number(notes.some((id) => held.has(id)))),
     anyMustHold: mustHold.length > 0,
     noFourthAndFifth,
     stays: staysOn(line, stays),
     ...(standing ? { dearer: dearerThan(line, standing) } : {}),
   };
+}
+
+/** A number for each stroke; 0 everywhere where nothing is asked. */
+function byStroke({ strokes }: Line, isAsked: boolean, of: (stroke: Stroke) => number): Uint8Array {
+  return isAsked ? Uint8Array.from(strokes, of) : new Uint8Array(strokes.length);
+}
+
+function isAnything(named: object): boolean {
+  return Object.keys(named).length > 0;
 }
 
 /** What another finger costs on each stroke that has a digit. */
@@ -106,6 +116,7 @@ export function keepsToAllowed({ pins, ruledOut }: Terms, { struck }: Candidate)
 
 /** A fingering by stroke, 0 where it names none. */
 export function digitsOf(line: Line, fingering: Fingering): Digits {
+  if (!isAnything(fingering)) return new Int8Array(line.strokes.length);
   return Int8Array.from(line.strokes, ({ notes }) => {
     for (const id of notes) if (fingering[id]) return fingering[id];
     return 0;

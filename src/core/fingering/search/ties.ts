@@ -22,6 +22,7 @@ export interface Tie {
 
 /** The bonds and memories that some conditions ask for; those that stand alone are left out. */
 export function tiesOf({ bonds = [], memories = [] }: Conditions, lattices: readonly Lattice[]): readonly Tie[] {
+  if (bonds.length + memories.length === 0) return [];
   const places = placesByNote(lattices);
   const bound = bonds.map((bond): Tie => ({ bound: bond.flatMap((note) => places.get(note) ?? []), remembered: [] }));
   const kept = memories.map((memory) => remembering(memory, places));
@@ -30,6 +31,7 @@ export function tiesOf({ bonds = [], memories = [] }: Conditions, lattices: read
 
 /** What settles between fingerings that strain alike: as memories, each worth FIGURE.settles. */
 export function settlingOf({ settling = [] }: Conditions, lattices: readonly Lattice[]): readonly Tie[] {
+  if (settling.length === 0) return [];
   const places = placesByNote(lattices);
   return settling.map((memory) => remembering(memory, places, FIGURE.settles)).filter(isTie);
 }

@@ -36,7 +36,7 @@ export function waysStaying(layer: Layer, asked: Asked, stay: StayAt, prior: Pri
 /** Adds every way to come to a state by the ways of the layer before. */
 function extend(
   kept: Kept,
-  { from, triple, tripleStart }: Layer,
+  layer: Layer,
   state: number,
   strain: number,
   refingering: Refingering,
@@ -45,11 +45,11 @@ function extend(
   k: number,
 ): void {
   const { totals, counts, staying } = prior.ways;
-  const start = tripleStart[state]!;
-  const befores = prior.layer.ending[from[state]!]!;
+  const befores = prior.layer.ending[layer.from[state]!]!;
   for (let n = 0; n < befores.length; n++) {
     const before = befores[n]!;
-    const step = strain + triple[start + n]!;
+    if (counts[before] === 0) continue;
+    const step = strain + layer.triple(state, n);
     const first = staying === null ? before * k : staying.first[before]!;
     for (let way = first; way < first + counts[before]!; way++) {
       const had = staying === null ? 0 : staying.fingered[way]!;

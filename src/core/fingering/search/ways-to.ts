@@ -1,5 +1,5 @@
 import type { Layer } from "./layer";
-import type { Asked, Prior, Ways } from "./ways";
+import { linksTo, type Asked, type Prior, type Ways } from "./ways";
 import { waysStaying } from "./ways-staying";
 
 /**
@@ -11,38 +11,63 @@ export function waysTo(layer: Layer, asked: Asked, prior: Prior | null, k: numbe
   if (asked.stay !== null) return waysStaying(layer, asked, asked.stay, prior, k);
   const { open, shut, added } = asked;
   const count = layer.from.length;
-  const fits = spare !== null && spare.staying === null && spare.counts.length === count;
-  const ways: Ways = {
-    totals: fits ? spare.totals : new Float64Array(count * k),
-    counts: fits ? spare.counts.fill(0) : new Int32Array(count),
-    back: new Int32Array(count * k),
-    staying: null,
-  };
+  const orders =
+    k === 1 && prior !== null ? prior.layer.ending.map((befores) => cheapestFirst(befores, prior.ways)) : [];
+  const ways = noWays(count, prior, k, spare);
   for (let state = 0; state < count; state++) {
     if ((open !== "all" && !open[layer.by[state]!]) || shut?.[state]) continue;
     const pair = layer.pair[state]! + (added ? added[layer.by[state]!]! : 0);
     if (prior === null) keep(ways, state, pair, -1, k);
-    else if (k === 1) extendByBest(ways, state, pair, layer, prior.layer.ending[layer.from[state]!]!, prior.ways);
+    else if (k === 1) extendByBest(ways, state, pair, layer, prior, orders[layer.from[state]!]!);
     else extend(ways, state, pair, layer, prior.layer.ending[layer.from[state]!]!, prior.ways, k);
   }
   return ways;
 }
 
-/** Keeps the cheapest way alone: `extend` for a k of 1. */
+/** Room for the ways to so many states, before there is one. */
+function noWays(count: number, prior: Prior | null, k: number, spare: Ways | null): Ways {
+  const fits = spare !== null && spare.staying === null && spare.counts.length === count;
+  return {
+    totals: fits ? spare.totals : new Float64Array(count * k),
+    counts: fits ? spare.counts.fill(0) : new Int32Array(count),
+    back: linksTo(prior && prior.ways.totals.length, count * k),
+    staying: null,
+  };
+}
+
+/** The places of some states to which there is a way, the cheapest first. */
+function cheapestFirst(states: readonly number[], { totals, counts }: Ways): readonly number[] {
+  const order: number[] = [];
+  for (let n = 0; n < states.length; n++) {
+    if (counts[states[n]!] === 0) continue;
+    let at = order.length;
+    for (; at > 0 && totals[states[order[at - 1]!]!]! > totals[states[n]!]!; at--) order[at] = order[at - 1]!;
+    order[at] = n;
+  }
+  return order;
+}
+
+/**
+ * Keeps the cheapest way alone, of equal ones the first: `extend` for a k of 1. What costs more before the step than
+ * another after it need not be looked at.
+ * @param order of the states that end in the state's first frame, the cheapest first
+ */
 function extendByBest(
   { totals, counts, back }: Ways,
   state: number,
   pair: number,
-  { triple, tripleStart }: Layer,
-  befores: readonly number[],
-  prior: Ways,
+  layer: Layer,
+  prior: Prior,
+  order: readonly number[],
 ): void {
-  const start = tripleStart[state]!;
+  const befores = prior.layer.ending[layer.from[state]!]!;
   let [least, from] = [Infinity, -1];
-  for (let n = 0; n < befores.length; n++) {
+  for (const n of order) {
     const before = befores[n]!;
-    const total = prior.totals[before]! + triple[start + n]!;
-    if (total < least && prior.counts[before] === 1) [least, from] = [total, before];
+    const had = prior.ways.totals[before]!;
+    if (had > least) break;
+    const total = had + layer.triple(state, n);
+    if (total < least || (total === least && before < from)) [least, from] = [total, before];
   }
   if (from < 0) return;
   totals[state] = least + pair;
@@ -60,22 +85,30 @@ function extend(
   prior: Ways,
   k: number,
 ): void {
-  const start = layer.tripleStart[state]!;
   for (let n = 0; n < befores.length; n++) {
     const before = befores[n]!;
-    const step = pair + layer.triple[start + n]!;
-    const end = before * k + prior.counts[before]!;
-    for (let way = before * k; way < end; way++) {
+    const first = before * k;
+    const end = first + prior.counts[before]!;
+    // No step costs less than nothing: what is too dear before it need not be looked at.
+    if (first === end || prior.totals[first]! + pair >= roomIn(ways, state, k)) continue;
+    const step = pair + layer.triple(state, n);
+    for (let way = first; way < end; way++) {
       if (!keep(ways, state, prior.totals[way]! + step, way, k)) break;
     }
   }
 }
 
+/** What one more way may not come to if it is to be kept: Infinity while there is room for more. */
+function roomIn({ totals, counts }: Ways, state: number, k: number): number {
+  return counts[state] === k ? totals[state * k + k - 1]! : Infinity;
+}
+
 /** Inserts a way into a state's ascending list; false when it is too dear to be kept. */
-function keep({ totals, counts, back }: Ways, state: number, total: number, from: number, k: number): boolean {
+function keep(ways: Ways, state: number, total: number, from: number, k: number): boolean {
+  if (total >= roomIn(ways, state, k)) return false;
+  const { totals, counts, back } = ways;
   const base = state * k;
   const count = counts[state]!;
-  if (count === k && total >= totals[base + k - 1]!) return false;
   let at = base + Math.min(count, k - 1);
   while (at > base && totals[at - 1]! > total) {
     totals[at] = totals[at - 1]!;

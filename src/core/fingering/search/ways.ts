@@ -11,9 +11,18 @@ export type Open = "all" | readonly boolean[];
 export interface Ways {
   readonly totals: Float64Array;
   readonly counts: Int32Array;
-  readonly back: Int32Array;
+  readonly back: Links;
   /** Null where no hand stays, or where nothing of it is remembered any more. */
   readonly staying: Staying | null;
+}
+
+/** Numbers of ways of the layer before, in as narrow a list as holds them: there is one for each layer of a line. */
+export type Links = Uint8Array | Uint16Array | Int32Array;
+
+/** @param ways how many there are in the layer before; null where there is none, and nothing to link to */
+export function linksTo(ways: number | null, size: number): Links {
+  if (ways === null || ways <= 2 ** 8) return new Uint8Array(size);
+  return ways <= 2 ** 16 ? new Uint16Array(size) : new Int32Array(size);
 }
 
 /** Ways that remember which finger each key of a stay had: more than k a state, for each may be the cheapest in the end. */

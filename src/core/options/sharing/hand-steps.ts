@@ -1,5 +1,7 @@
 import type { Side } from "../../hand/finger";
-import { gapBetween, type Onset, type Stroke } from "../../passage/line";
+import type { Onset } from "../../passage/line";
+import type { Stroke } from "../../passage/strokes";
+import { gapBetween } from "../../passage/together";
 import { candidatesFor, type Candidate } from "../../fingering/frames/candidates";
 import { frameAfter, type Frame } from "../../fingering/frames/frame";
 import { costsOf } from "../../fingering/search/costs";
@@ -61,8 +63,9 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
     return waysTo(key, own).map(({ struck, leftOut }, way) => {
       const frame = frameAfter(at.now, own, struck, leftOut, task);
       const letGo = costs.enter(frame, at.now);
-      const pair = costs.pair();
-      return { to: stand(frame, nameOf(frame, key, way), at, letGo), strain: pair + costs.triple(at.before, at.letGo) };
+      const pair = costs.single(frame) + costs.pair();
+      const strain = pair + costs.triple(at.before, at.letGo);
+      return { to: stand(frame, nameOf(frame, key, way), at, letGo), strain };
     });
   }
 

@@ -1,6 +1,6 @@
 import { drain } from "../../drain";
 import { SIDES, type Finger, type Side } from "../../hand/finger";
-import type { Stroke } from "../../passage/line";
+import type { Stroke } from "../../passage/strokes";
 import type { NoteId } from "../../passage/note";
 import type { Passage } from "../../passage/passage";
 import { WEIGHTS } from "../../fingering/cost/weights";

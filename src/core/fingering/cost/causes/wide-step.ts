@@ -15,6 +15,7 @@ export const wideStep: Cause = {
   find(moment, tell) {
     const { now, before, weights, hand } = moment;
     if (now.struck.length !== 1 || before?.struck.length !== 1) return;
+    if (beyondRest(hand, Math.abs(mmBetween(before.struck[0]!, now.struck[0]!))) === 0) return;
     eachJoinPair(moment, (from, to) => {
       const [step, rest] = [Math.abs(mmBetween(from, to)), restApart(hand, from, to)];
       const strain = weights.wideStep * beyondRest(hand, step) * Math.log(step / rest);
