@@ -51,8 +51,27 @@ export interface Line {
   readonly groups: readonly Group[];
 }
 
-/** The line of one hand of a passage, at the passage's tempo. */
+/** Lines that are kept of one passage: both hands at a tempo, and at the ones before. */
+const MOST_KEPT = 8;
+
+/** The lines that were made of a passage last, by hand and manner. */
+const made = new WeakMap<Passage, Map<string, Line>>();
+
+/** The line of one hand of a passage, at the passage's tempo: made once, for much is asked of the same one. */
 export function lineOf(passage: Passage, side: Side, manner: Manner): Line {
+  let lines = made.get(passage);
+  if (lines === undefined) made.set(passage, (lines = new Map()));
+  const { tempo, touch, loudness } = manner;
+  const name = `${side} ${tempo} ${touch} ${loudness}`;
+  let line = lines.get(name);
+  if (line === undefined) {
+    if (lines.size >= MOST_KEPT) lines.delete(lines.keys().next().value!);
+    lines.set(name, (line = makeLine(passage, side, manner)));
+  }
+  return line;
+}
+
+function makeLine(passage: Passage, side: Side, manner: Manner): Line {
   const notes = inOrder(playedNotes(passage)).filter((note) => handOf(note, passage) === side);
   const moments = struckTogether(notes, manner.tempo);
   const strokes = strokesOf(moments, tuneOf(passage), manner);

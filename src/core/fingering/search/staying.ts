@@ -89,7 +89,7 @@ export function changedBy(had: Fingered, { keys, cleared }: Refingering): number
   for (const { shift, finger } of keys) {
     const before = (had >> shift) & 7;
     if (before !== 0 && before !== finger) changed++;
-    for (let [rest, at] = [had & ~cleared, 0]; rest !== 0; rest >>= 3, at += 3)
+    for (let rest = had & ~cleared, at = 0; rest !== 0; rest >>= 3, at += 3)
       if (isDisplaced(rest & 7, at, finger, shift)) changed++;
   }
   return changed;
@@ -100,7 +100,7 @@ export function fingeredAfter(had: Fingered, { keys, cleared, set, isLast }: Ref
   if (isLast) return 0;
   let left = had & ~cleared;
   for (const { shift, finger } of keys)
-    for (let [rest, at] = [left, 0]; rest !== 0; rest >>= 3, at += 3)
+    for (let rest = left, at = 0; rest !== 0; rest >>= 3, at += 3)
       if (isDisplaced(rest & 7, at, finger, shift)) left &= ~(7 << at);
   return left | set;
 }

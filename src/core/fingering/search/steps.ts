@@ -42,8 +42,7 @@ type Stepped = Pick<Laid, "steps" | "frames">;
 function freeSteps(site: Site, candidates: readonly Candidate[]): Stepped {
   const frames = looseFrames(site, candidates);
   const befores = site.prior?.frames ?? [null];
-  const shape = shapeOf(befores.length, candidates.length);
-  const { from, by } = shape;
+  const { from, by, ending } = shapeOf(befores.length, candidates.length);
   const [letGo, pair] = [new Uint8Array(from.length), new Float64Array(from.length)];
   const alone = frames.map((frame) => site.costs.single(frame));
   for (let state = 0; state < from.length; state++) {
@@ -51,7 +50,7 @@ function freeSteps(site: Site, candidates: readonly Candidate[]): Stepped {
     letGo[state] = Number(site.costs.enter(frames[to]!, befores[from[state]!]!));
     pair[state] = alone[to]! + enteringCost(site);
   }
-  return { steps: { ...shape, letGo, pair }, frames };
+  return { steps: { from, by, ending, letGo, pair }, frames };
 }
 
 function heldSteps(site: Site, candidates: readonly Candidate[]): Stepped {

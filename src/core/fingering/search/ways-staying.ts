@@ -48,10 +48,11 @@ function extend(
   const befores = prior.layer.ending[layer.from[state]!]!;
   for (let n = 0; n < befores.length; n++) {
     const before = befores[n]!;
-    if (counts[before] === 0) continue;
-    const step = strain + layer.triple(state, n);
     const first = staying === null ? before * k : staying.first[before]!;
-    for (let way = first; way < first + counts[before]!; way++) {
+    // The ways to a state come cheapest first, and no step costs less than nothing.
+    if (counts[before] === 0 || kept.isOutdoneFrom(totals[first]! + strain)) continue;
+    const step = strain + layer.triple(state, n);
+    for (let way = first; way < first + counts[before]! && !kept.isOutdoneFrom(totals[way]! + step); way++) {
       const had = staying === null ? 0 : staying.fingered[way]!;
       kept.add(totals[way]! + step + worth * changedBy(had, refingering), way, fingeredAfter(had, refingering));
     }
@@ -68,6 +69,8 @@ class Kept {
   /** Those of the state in hand: totals, where they come from, what they remember, and their order. */
   private readonly found: { totals: number[]; back: number[]; fingered: Fingered[]; order: number[] };
   private count = 0;
+  /** Total from which on every way to the state in hand is outdone, as far as is known; only looked for where one is kept. */
+  private limit = Infinity;
 
   constructor(
     states: number,
@@ -78,8 +81,15 @@ class Kept {
     this.found = { totals: [], back: [], fingered: [], order: [] };
   }
 
+  /** Whether a way to the state in hand that comes to so much, or more, is outdone whatever it remembers. */
+  isOutdoneFrom(total: number): boolean {
+    return total >= this.limit;
+  }
+
   /** A way to the state in hand. */
   add(total: number, from: number, fingered: Fingered): void {
+    if (this.isOutdoneFrom(total)) return;
+    if (this.k === 1) this.limit = Math.min(this.limit, total + this.worth * mayChange(fingered, 0));
     const { totals, back, fingered: remembered, order } = this.found;
     const way = this.count++;
     totals[way] = total;
@@ -103,6 +113,7 @@ class Kept {
     }
     this.first[state + 1] = this.totals.length;
     this.count = 0;
+    this.limit = Infinity;
   }
 
   private isOutdone(start: number, total: number, fingered: Fingered): boolean {
