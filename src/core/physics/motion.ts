@@ -38,6 +38,8 @@ export const MOTION = {
   /** Share of it that the thumb pays which glides on to a white key, and over how many semitones it does. Choices. */
   glide: 0.5,
   glidesOver: 2,
+  /** Share of what a placement costs that is left where the hand, holding a note on, was as far open before. A choice. */
+  staysOpen: 0.4,
   /** Share of the price of a broken line that is spared where several notes at once follow several. A choice. */
   setDownTogether: 0.4,
   /** Share of its price that a break keeps where the hand is set down anew on the next of broken chords in one order. A choice. */

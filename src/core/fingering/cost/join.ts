@@ -1,6 +1,7 @@
 import { limitsOf } from "../../hand/hand";
 import { KEYBOARD, MOTION } from "../../physics";
 import { whiteWidth } from "../../keyboard/geometry";
+import type { Onset } from "../../passage/line";
 import type { Frame, Press } from "../frames/frame";
 import { armBetween } from "./arm";
 import type { Moment } from "./cause";
@@ -89,13 +90,18 @@ function boundStrain(moment: Moment): number {
       else strain += share * pairStrain(moment, from, to);
     }
   }
+  if (before!.held.length > 0)
+    overEnded(before!, now, (from, to, part) => (strain += part * crossedStrain(moment, from, to)));
   return strain;
 }
 
 function pairStrain(moment: Moment, from: Press, to: Press): number {
-  if (from.finger === 1 || to.finger === 1)
-    return openingStrain(moment, from, to) + crowdingStrain(moment, from, to) + passStrain(moment, from, to);
-  return openingStrain(moment, from, to) + crowdingStrain(moment, from, to) + crossingStrain(moment, from, to);
+  return openingStrain(moment, from, to) + crowdingStrain(moment, from, to) + crossedStrain(moment, from, to);
+}
+
+/** Strain of two fingers coming past one another, the thumb or not. */
+function crossedStrain(moment: Moment, from: Press, to: Press): number {
+  return from.finger === 1 || to.finger === 1 ? passStrain(moment, from, to) : crossingStrain(moment, from, to);
 }
 
 /**
@@ -109,7 +115,7 @@ export function letsGo(moment: Moment): boolean {
   return boundStrain(moment) > breakPrice(moment);
 }
 
-type Visit = (from: Press, to: Press, share: number) => void;
+export type Visit = (from: Press, to: Press, share: number) => void;
 
 /**
  * Every pair of a finger that struck before and one that strikes now, with the share of it that is really stretched.
@@ -125,4 +131,22 @@ export function eachJoinPair(moment: Moment, visit: Visit): void {
     const legato = share * legatoShare(from, moment);
     for (const to of now.struck) if (from.finger !== to.finger) visit(from, to, legato);
   }
+}
+
+/** Every pair of a finger that held a note until now and one that strikes now: each has its part of what one of several notes has. */
+export function eachEndedPair(moment: Moment, visit: Visit): void {
+  const { now, before, letGo } = moment;
+  if (before !== null && !letGo && !now.onset.swept) overEnded(before, now, visit);
+}
+
+function overEnded(before: Frame, now: Frame, visit: Visit): void {
+  for (const from of before.held) {
+    if (!isHeldUntil(from, now.onset) || now.held.includes(from)) continue;
+    for (const to of now.struck) if (from.finger !== to.finger) visit(from, to, 1 / now.struck.length);
+  }
+}
+
+/** Whether a note is held right up to an onset and ends there. */
+export function isHeldUntil({ stroke }: Press, { index, ms }: Onset): boolean {
+  return stroke.until === index && stroke.ms + stroke.soundsMs > ms - 1;
 }

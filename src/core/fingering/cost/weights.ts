@@ -156,7 +156,7 @@ export const WEIGHTS: Weights = {
   heldLost: 150,
   heldLostPedal: 30,
   heldPerMm: 0.5,
-  changeOnKey: 14,
+  changeOnKey: 25,
   doubledThumb: 40,
   repetitionPerHz: 14.3,
   wristStroke: 4,

@@ -11,13 +11,14 @@ export const heldNote: Cause = {
   unit: "mm",
   frames: 2,
   source:
-    "A choice: each quarter note for which a held note is lost weighs more than a strained chord, less when the pedal may keep it.",
+    "A choice: its line breaks there as where a finger hops, and each quarter note for which it is lost weighs more than a strained chord; less when the pedal may keep it, for then no line breaks.",
   find({ now, weights, manner, hand }, tell) {
-    const base = manner.pedal ? weights.heldLostPedal : weights.heldLost;
+    const [broken, aQuarter] = manner.pedal ? [0, weights.heldLostPedal] : [weights.lineBroken, weights.heldLost];
     for (const { press, short } of now.letGo) {
       const { ms, soundsMs } = press.stroke;
       const lost = (Math.max(0, ms + soundsMs - now.onset.ms) * manner.tempo) / 60_000;
-      tell(press.stroke, short, base * lost + beyondHand(hand, press, now) * weights.heldPerMm, press, null);
+      const strain = broken + aQuarter * lost + beyondHand(hand, press, now) * weights.heldPerMm;
+      tell(press.stroke, short, strain, press, null);
     }
   },
   spared: () => "the held note can be held",

@@ -25,7 +25,18 @@ describe("causes of what is held and struck", () => {
     expect(strain({ ...octave, instrument: { octaveWidth: 152 } })).toBeLessThan(strain(octave));
   });
 
-  it("held note: counts every onset through which a note is lost, less with the pedal", () => {
+  it("keys held together: less where the hand, holding a note on, was as far open before", () => {
+    const struckAgain = findings(
+      studyOn(passage([note("low", 60, "0", "1"), note("a", 72, "1/4", "1/4"), note("b", 72, "1/2", "1/4")])),
+      "155",
+      "holding",
+    );
+    const [opened, again] = struckAgain.map(({ found }) => found.strain);
+    expect(opened).toBeGreaterThan(0);
+    expect(again).toBeCloseTo(MOTION.staysOpen * opened!, 9);
+  });
+
+  it("held note: breaks its line, and counts every onset through which it is lost; less with the pedal, which keeps the line", () => {
     const held = passage([
       note("tune", 72, "0", "1"),
       note("a", 64, "1/4", "1/4"),
@@ -37,8 +48,10 @@ describe("causes of what is held and struck", () => {
     expect(lost("5123")).toEqual([]);
     const [early] = lost("5512");
     const [late] = lost("5125");
-    expect(early!).toBeCloseTo(3 * late!, 6);
-    expect(lost("5125", true)[0]!).toBeLessThan(late!);
+    expect(early! - WEIGHTS.lineBroken).toBeCloseTo(3 * (late! - WEIGHTS.lineBroken), 6);
+    const [atFirst, atLast] = [lost("5512", true)[0]!, lost("5125", true)[0]!];
+    expect(atFirst).toBeCloseTo(3 * atLast, 6);
+    expect(atLast).toBeLessThan(late! - WEIGHTS.lineBroken);
   });
 
   it("struck again: by the rate of the finger, of whole chords by that of the wrist, whatever the fingers", () => {
@@ -63,6 +76,30 @@ describe("causes of what is held and struck", () => {
     ]);
     expect(findings(studyOn(tune), "5152", "same-finger").map((f) => f.at)).toEqual([2]);
     expect(findings(studyOn(tune), "5142", "same-finger")).toEqual([]);
+  });
+
+  it("crossing and passing: a finger that held a note until now crosses one that strikes, as one that struck it does", () => {
+    const after = (next: number) =>
+      studyOn(
+        passage([
+          note("low", 55, "0", "2"),
+          note("held", 67, "0", "1"),
+          note("inner", 60, "1/2", "1/2"),
+          note("next", next, "1", "1"),
+        ]),
+      );
+    const found = (next: number, digits: string, cause: string) =>
+      findings(after(next), digits, cause).filter(({ at }) => at === 3);
+    expect(found(69, "1524", "crossing")[0]!.found.words).toBe("4 and 5 cross");
+    expect(found(69, "1425", "crossing")).toEqual([]);
+    const alone = (digits: string) =>
+      findings(
+        studyOn(passage([note("held", 67, "0", "1"), note("inner", 72, "1/2", "1/2"), note("next", 65, "1", "1")])),
+        digits,
+        "thumb-pass",
+      ).filter(({ at }) => at === 2);
+    expect(alone("142").map(({ found }) => found.words)).toContain("index over the thumb");
+    expect(alone("251")).toEqual([]);
   });
 
   it("same finger again: less for a held note where three fingers or more are down before or after, least where both", () => {

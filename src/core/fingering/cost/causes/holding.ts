@@ -2,10 +2,10 @@ import type { Finger } from "../../../hand/finger";
 import { gainOf } from "../../../placement/causes";
 import type { Placement } from "../../../placement/placement";
 import type { Press } from "../../frames/frame";
-import type { Cause } from "../cause";
+import type { Cause, Moment } from "../cause";
 import type { Weights } from "../weights";
 import { fingers, keys, mm } from "../words";
-import { COMFORT, PLAYING } from "../../../physics";
+import { COMFORT, MOTION, PLAYING } from "../../../physics";
 
 /** Several keys held down together: what the easiest placement of the hand on them costs. */
 export const holding: Cause = {
@@ -13,15 +13,18 @@ export const holding: Cause = {
   label: "keys held together",
   unit: "mm",
   frames: 2,
-  source: "Strain of the easiest placement (placement/solve); its shares up to comfort and beyond it are a choice.",
-  find({ now, placements, weights }, tell) {
+  source:
+    "Strain of the easiest placement (placement/solve); its shares up to comfort and beyond it are a choice, and what is left of it while the hand stays open over a note that is held.",
+  find(moment, tell) {
+    const { now, placements, weights } = moment;
     const { struck, held } = now;
     const first = struck[0];
     if (first === undefined || struck.length + held.length < 2) return;
     const found = placements.look(struck, held);
     const load = Math.max(...struck.map((p) => p.stroke.load));
-    const weighed = weigh(strainOf(found, load, weights), weights);
-    if (weighed === 0) return;
+    const whole = weigh(strainOf(found, load, weights), weights);
+    if (whole === 0) return;
+    const weighed = whole - (1 - MOTION.staysOpen) * Math.min(whole, openAlready(moment, load));
     const { pair, amount } = nearestOf(found);
     const find = (finger: Finger | undefined): Press | null =>
       struck.find((p) => p.finger === finger) ?? held.find((p) => p.finger === finger) ?? null;
@@ -36,6 +39,12 @@ export const holding: Cause = {
       ? `held together: ${fingers(other, finger)} could reach ${keys(amount)} more`
       : `${fingers(other, finger)} are ${mm(-amount)} short of holding this`,
 };
+
+/** What the hand was open for before, where it stays so because it holds something on: opening it no farther is little work. */
+function openAlready({ now, before, placements, weights }: Moment, load: number): number {
+  if (now.held.length === 0 || before!.struck.length + before!.held.length < 2) return 0;
+  return weigh(strainOf(placements.look(before!.struck, before!.held), load, weights), weights);
+}
 
 /** A load adds its share of the opening's strain, as in placement/causes; middling loudness adds none. */
 function strainOf(found: Placement, load: number, { outOfReach, outOfReachPerMm }: Weights): number {

@@ -2,7 +2,7 @@ import type { Frame, Press } from "../../frames/frame";
 import { MOTION } from "../../../physics";
 import type { Cause, Moment } from "../cause";
 import { armBetween } from "../arm";
-import { breakPrice, hopShare, legatoShare } from "../join";
+import { breakPrice, hopShare, isHeldUntil, legatoShare } from "../join";
 
 /** One finger on two keys running, while the rest of the hand joins the notes or holds on. */
 export const sameFinger: Cause = {
@@ -46,11 +46,5 @@ function isDownWhole({ struck, held }: Frame): boolean {
 
 /** The note that a finger held until it must strike another one. */
 function heldUntilNow(to: Press, { now, before }: Moment): Press | undefined {
-  return before!.held.find(
-    (p) =>
-      p.finger === to.finger &&
-      p.key !== to.key &&
-      p.stroke.until === now.onset.index &&
-      p.stroke.ms + p.stroke.soundsMs > now.onset.ms - 1,
-  );
+  return before!.held.find((p) => p.finger === to.finger && p.key !== to.key && isHeldUntil(p, now.onset));
 }

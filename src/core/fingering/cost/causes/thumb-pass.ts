@@ -1,5 +1,5 @@
 import { fingerName } from "../../../hand/finger";
-import { eachJoinPair } from "../join";
+import { eachEndedPair, eachJoinPair, type Visit } from "../join";
 import { isPass, passedBy, passStrain } from "../pass";
 import type { Cause } from "../cause";
 
@@ -14,11 +14,14 @@ export const thumbPass: Cause = {
   find(moment, tell) {
     const { before, now } = moment;
     // Asked millions of times: two single notes that pass nothing need no further look.
-    if (before?.struck.length === 1 && now.struck.length === 1 && !isPass(before, now)) return;
-    eachJoinPair(moment, (from, to, share) => {
+    const isAlone = before?.struck.length === 1 && now.struck.length === 1 && before.held.length === 0;
+    if (isAlone && !isPass(before, now)) return;
+    const visit: Visit = (from, to, share) => {
       const strain = share * passStrain(moment, from, to);
       if (strain > 0) tell(to.stroke, passedBy(from, to), strain, to, from);
-    });
+    };
+    eachJoinPair(moment, visit);
+    eachEndedPair(moment, visit);
   },
   spared: () => "the thumb need not pass",
   say: ({ finger, other }) =>
