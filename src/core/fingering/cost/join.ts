@@ -36,18 +36,25 @@ export function legatoShare(from: Press, moment: Moment): number {
 /**
  * Strain of a line that breaks: the hand lets go and is set down anew. Less where the school carries the hand across wide
  * arpeggios, where the pedal sounds on, and where no two fingers could join the notes: there the music asks for a leap.
- * Nothing where the arm sets down both of two chords, half of it to and from one; less between narrow pairs, whose notes are
- * set down together: thirds and sixths go by threes of them, and the hand is set anew; and less from one broken chord to the next.
+ * Nothing where the arm sets down both of two chords, half of it to and from one; less between narrow pairs whose notes are set
+ * down together by other fingers: thirds and sixths go by threes of them, and the hand is set anew; and less from one broken
+ * chord to the next.
  */
 export function breakPrice(moment: Moment): number {
   const { manner, weights, hand, instrument, before, now } = moment;
-  const together = before!.struck.length > 1 && now.struck.length > 1 ? MOTION.setDownTogether : 0;
+  const together = areSetDown(before!, now) ? MOTION.setDownTogether : 0;
   const anew = now.onset.anew ? MOTION.setDownAnew : 1;
   const fingers =
     anew * (1 - armBetween(hand, before!, now)) * (1 - together) * (1 - MOTION.leapAsked * beyondAllReach(moment));
   if (!isWide(before!, now, MOTION.carriedFrom * whiteWidth(instrument))) return weights.lineBroken * fingers;
   const bySchool = manner.arpeggios === "carried" ? weights.carriedAcross : Infinity;
   return Math.min(bySchool, manner.pedal ? weights.carriedByPedal : Infinity, weights.lineBroken) * fingers;
+}
+
+/** Whether several notes are set down at once after several, with other fingers: the same ones would hop from pair to pair. */
+function areSetDown({ struck: from }: Frame, { struck: to }: Frame): boolean {
+  const isSame = from.length === to.length && from.every(({ finger }, i) => finger === to[i]!.finger);
+  return from.length > 1 && to.length > 1 && !isSame;
 }
 
 /**

@@ -216,6 +216,9 @@ describe("each cause", () => {
     }
     expect(strain([60, 64], "12")).toBe(0);
     expect(strain([60, 69], "11")).toBe(0);
+    const together = (digits: string) => findings(studyOfKeys([[60, 69]]), digits, "wide-step")[0]!.found.strain;
+    expect(together("13")).toBeCloseTo(strain([60, 69], "13"), 9);
+    expect(findings(studyOfKeys([[60, 64]]), "12", "wide-step")).toEqual([]);
   });
 
   it("other finger on the same key: of the fingers, and not of the arm that carries a chord on", () => {

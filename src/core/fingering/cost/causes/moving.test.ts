@@ -65,6 +65,20 @@ describe("causes of a hand that moves or lets go", () => {
     ).toBe(0);
   });
 
+  it("line broken: less where a pair is set down after a pair by other fingers than by the same", () => {
+    const strain = (digits: string) =>
+      findings(
+        studyOfKeys([
+          [60, 64],
+          [67, 71],
+        ]),
+        digits,
+        "line-broken",
+      ).reduce((sum, f) => sum + f.found.strain, 0);
+    expect(strain("2413")).toBeCloseTo((1 - MOTION.setDownTogether) * strain("2424"), 9);
+    expect(strain("2424")).toBeGreaterThan(0);
+  });
+
   it("carry: a hand that lets go goes from where it is at rest over one key to where it is at rest over the other", () => {
     const mm = (digits: string, side: "right" | "left" = "right") =>
       findings(studyOfKeys(side === "right" ? [60, 96] : [96, 60], side), digits, "carry")[0]!.found.amount;
