@@ -56,7 +56,7 @@ function freeSteps(site: Site, candidates: readonly Candidate[]): Stepped {
 function heldSteps(site: Site, candidates: readonly Candidate[]): Stepped {
   const { onset, prior, task, costs } = site;
   const befores: readonly (Frame | null)[] = prior?.frames ?? [null];
-  const { from, by } = shapeOf(befores.length, candidates.length);
+  const { from, by } = statesBetween(befores.length, candidates.length);
   const [letGo, pair] = [new Uint8Array(from.length), new Float64Array(from.length)];
   const ends = new Ends();
   for (let state = 0; state < from.length; state++) {
@@ -75,23 +75,27 @@ function enteringCost({ costs, prior }: Site): number {
   return costs.pair() + (prior === null ? costs.triple(null, false) : 0);
 }
 
+/** The states between so many frames and as many ways to strike, each reached from each. */
+function statesBetween(froms: number, tos: number): Pick<Steps, "from" | "by"> {
+  const states = Array.from({ length: froms * tos }, (_, state) => state);
+  return {
+    from: Int32Array.from(states, (state) => Math.floor(state / tos)),
+    by: Int32Array.from(states, (state) => state % tos),
+  };
+}
+
 type Shape = Pick<Steps, "from" | "by" | "ending">;
 
-/** Every shape that was asked for: there are as many as there are pairs of numbers of ways to strike, which are few. */
+/** Every shape of free steps that was asked for: few, for there are no more frames than ways to strike. */
 const shapes = new Map<string, Shape>();
 
-/** The states between so many frames and as many more, each reached from each. */
+/** The states of free steps: those that strike alike end in one frame. */
 function shapeOf(froms: number, tos: number): Shape {
   const name = `${froms},${tos}`;
   let shape = shapes.get(name);
   if (shape === undefined) {
-    const states = Array.from({ length: froms * tos }, (_, state) => state);
-    shape = {
-      from: Int32Array.from(states, (state) => Math.floor(state / tos)),
-      by: Int32Array.from(states, (state) => state % tos),
-      ending: Array.from({ length: tos }, (_, to) => states.filter((state) => state % tos === to)),
-    };
-    shapes.set(name, shape);
+    const ending = Array.from({ length: tos }, (_, to) => Array.from({ length: froms }, (__, from) => from * tos + to));
+    shapes.set(name, (shape = { ...statesBetween(froms, tos), ending }));
   }
   return shape;
 }
