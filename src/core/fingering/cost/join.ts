@@ -122,7 +122,7 @@ export function letsGo(moment: Moment): boolean {
   return boundStrain(moment) > breakPrice(moment);
 }
 
-export type Visit = (from: Press, to: Press, share: number) => void;
+type Visit = (from: Press, to: Press, share: number) => void;
 
 /**
  * Every pair of a finger that struck before and one that strikes now, with the share of it that is really stretched.
@@ -140,10 +140,14 @@ export function eachJoinPair(moment: Moment, visit: Visit): void {
   }
 }
 
-/** Every pair of a finger that held a note until now and one that strikes now: each has its part of what one of several notes has. */
-export function eachEndedPair(moment: Moment, visit: Visit): void {
+/**
+ * The pairs of eachJoinPair, and those of a finger that held a note until now and one that strikes now: each has its part of what
+ * one of several notes has.
+ */
+export function eachBoundPair(moment: Moment, visit: Visit): void {
+  eachJoinPair(moment, visit);
   const { now, before, letGo } = moment;
-  if (before !== null && !letGo && !now.onset.swept) overEnded(before, now, visit);
+  if (before !== null && before.held.length > 0 && !letGo && !now.onset.swept) overEnded(before, now, visit);
 }
 
 function overEnded(before: Frame, now: Frame, visit: Visit): void {

@@ -81,19 +81,20 @@ function mostOf(hand: Hand, { struck: from }: Frame, { struck: to }: Frame, of: 
 }
 
 function outsideComfort(hand: Hand, from: Press, to: Press): number {
-  return outside(hand, from, to, "widestComfortable");
+  return outside(hand, from, to, false);
 }
 
 function outsideReach(hand: Hand, from: Press, to: Press): number {
-  return outside(hand, from, to, "widestPractical");
+  return outside(hand, from, to, true);
 }
 
-function outside(hand: Hand, from: Press, to: Press, open: "widestComfortable" | "widestPractical"): number {
+/** mm by which a pair lies outside what it reaches without moving the hand: open in comfort, or as far as it can go. */
+function outside(hand: Hand, from: Press, to: Press, atMost: boolean): number {
   if (from.finger === to.finger) return Math.abs(mmBetween(from, to));
   if (from.key === to.key) return Math.abs(hand.restOffsets[to.finger - 1]! - hand.restOffsets[from.finger - 1]!);
-  const limits = limitsOf(hand, from.finger, to.finger);
+  const { leastComfortable, widestComfortable, widestPractical } = limitsOf(hand, from.finger, to.finger);
   const mm = apart(from, to);
-  return Math.max(0, mm - limits[open], limits.leastComfortable - mm);
+  return Math.max(0, mm - (atMost ? widestPractical : widestComfortable), leastComfortable - mm);
 }
 
 function middleOf({ struck }: Frame): number {

@@ -9,7 +9,7 @@ export interface Costs {
   /** Turns to the step from one frame to the next, and says whether the hand lets go between them. */
   enter(now: Frame, before: Frame | null): boolean;
   /** Turns to a step that was entered before. */
-  resume(now: Frame, before: Frame, letGo: boolean): void;
+  resume(now: Frame, before: Frame | null, letGo: boolean): void;
   /** Causes that look at one frame alone, whatever is before it. */
   single(now: Frame): number;
   /** Causes that look at two frames. */

@@ -11,15 +11,14 @@ export function waysTo(layer: Layer, asked: Asked, prior: Prior | null, k: numbe
   if (asked.stay !== null) return waysStaying(layer, asked, asked.stay, prior, k);
   const { open, shut, added } = asked;
   const count = layer.from.length;
-  const orders =
-    k === 1 && prior !== null ? prior.layer.ending.map((befores) => cheapestFirst(befores, prior.ways)) : [];
+  const orders = prior === null ? [] : prior.layer.ending.map((befores) => cheapestFirst(befores, prior.ways, k));
   const ways = noWays(count, prior, k, spare);
   for (let state = 0; state < count; state++) {
     if ((open !== "all" && !open[layer.by[state]!]) || shut?.[state]) continue;
     const pair = layer.pair[state]! + (added ? added[layer.by[state]!]! : 0);
     if (prior === null) keep(ways, state, pair, -1, k);
     else if (k === 1) extendByBest(ways, state, pair, layer, prior, orders[layer.from[state]!]!);
-    else extend(ways, state, pair, layer, prior.layer.ending[layer.from[state]!]!, prior.ways, k);
+    else extend(ways, state, pair, layer, prior, orders[layer.from[state]!]!, k);
   }
   return ways;
 }
@@ -36,12 +35,13 @@ function noWays(count: number, prior: Prior | null, k: number, spare: Ways | nul
 }
 
 /** The places of some states to which there is a way, the cheapest first. */
-function cheapestFirst(states: readonly number[], { totals, counts }: Ways): readonly number[] {
+function cheapestFirst(states: readonly number[], { totals, counts }: Ways, k: number): readonly number[] {
   const order: number[] = [];
   for (let n = 0; n < states.length; n++) {
     if (counts[states[n]!] === 0) continue;
+    const total = totals[states[n]! * k]!;
     let at = order.length;
-    for (; at > 0 && totals[states[order[at - 1]!]!]! > totals[states[n]!]!; at--) order[at] = order[at - 1]!;
+    for (; at > 0 && totals[states[order[at - 1]!]! * k]! > total; at--) order[at] = order[at - 1]!;
     order[at] = n;
   }
   return order;
@@ -75,42 +75,45 @@ function extendByBest(
   counts[state] = 1;
 }
 
-/** Keeps the k cheapest ways to come to a state over all states that end in the frame before. */
+/**
+ * Keeps the k cheapest ways to come to a state over all states that end in the frame before; of equal ones the first.
+ * @param order of those states, the one with the cheapest way first
+ */
 function extend(
   ways: Ways,
   state: number,
   pair: number,
   layer: Layer,
-  befores: readonly number[],
-  prior: Ways,
+  prior: Prior,
+  order: readonly number[],
   k: number,
 ): void {
-  for (let n = 0; n < befores.length; n++) {
-    const before = befores[n]!;
-    const first = before * k;
-    const end = first + prior.counts[before]!;
-    // No step costs less than nothing: what is too dear before it need not be looked at.
-    if (first === end || prior.totals[first]! + pair >= roomIn(ways, state, k)) continue;
+  const befores = prior.layer.ending[layer.from[state]!]!;
+  const { totals, counts } = prior.ways;
+  for (const n of order) {
+    const first = befores[n]! * k;
+    // No step costs less than nothing: what is too dear before it need not be looked at, nor what is dearer still.
+    if (totals[first]! + pair > roomIn(ways, state, k)) break;
     const step = pair + layer.triple(state, n);
-    for (let way = first; way < end; way++) {
-      if (!keep(ways, state, prior.totals[way]! + step, way, k)) break;
+    for (let way = first; way < first + counts[befores[n]!]!; way++) {
+      if (!keep(ways, state, totals[way]! + step, way, k)) break;
     }
   }
 }
 
-/** What one more way may not come to if it is to be kept: Infinity while there is room for more. */
+/** What one more way may not cost more than if it is to be kept: Infinity while there is room for more. */
 function roomIn({ totals, counts }: Ways, state: number, k: number): number {
   return counts[state] === k ? totals[state * k + k - 1]! : Infinity;
 }
 
-/** Inserts a way into a state's ascending list; false when it is too dear to be kept. */
+/** Inserts a way into a state's ascending list, of equal ones in the order of where they come from; false when it is too dear to be kept. */
 function keep(ways: Ways, state: number, total: number, from: number, k: number): boolean {
-  if (total >= roomIn(ways, state, k)) return false;
   const { totals, counts, back } = ways;
   const base = state * k;
   const count = counts[state]!;
+  if (count === k && !isBefore(ways, base + k - 1, total, from)) return false;
   let at = base + Math.min(count, k - 1);
-  while (at > base && totals[at - 1]! > total) {
+  while (at > base && isBefore(ways, at - 1, total, from)) {
     totals[at] = totals[at - 1]!;
     back[at] = back[at - 1]!;
     at--;
@@ -119,4 +122,9 @@ function keep(ways: Ways, state: number, total: number, from: number, k: number)
   back[at] = from;
   if (count < k) counts[state] = count + 1;
   return true;
+}
+
+/** Whether a way comes before the one that is kept at a place. */
+function isBefore({ totals, back }: Ways, at: number, total: number, from: number): boolean {
+  return total < totals[at]! || (total === totals[at] && from < back[at]!);
 }

@@ -14,13 +14,27 @@ const STROKE_BITS = 24;
 export interface Stand {
   /** Told apart from every other that is known now. */
   id: number;
-  /** Of its last frame. */
-  readonly name: string;
+  readonly last: Last;
   readonly now: Frame | null;
   readonly before: Frame | null;
   /** Whether the hand let go between the two. */
   readonly letGo: boolean;
   readonly steps: Map<number, readonly HandStep[]>;
+}
+
+/** The last frame of some stands, and what follows from it alone: the same for all of them. */
+interface Last {
+  readonly name: string;
+  readonly entered: Map<number, readonly Entered[]>;
+}
+
+/** A frame that a hand goes on to. */
+interface Entered {
+  readonly frame: Frame;
+  readonly name: string;
+  readonly letGo: boolean;
+  /** Strain but for what the frame before the last adds. */
+  readonly strain: number;
 }
 
 /** One way for a hand to go on, and the strain it adds. */
@@ -42,10 +56,10 @@ export interface HandSteps {
 /** The steps that one hand can make from onset to onset of a passage that is being shared out. `strokeCount`: strokes of both hands in all. */
 export function handSteps(task: Task, strokeCount: number): HandSteps {
   const costs = costsOf(task);
-  const stands = new Map<string, Stand>();
+  const stands = new Stands();
   const candidates = new Map<number, readonly Candidate[]>();
   const noPins = new Int8Array(strokeCount);
-  return { side: task.line.side, start: stand(null, "", null, false), from, forget };
+  return { side: task.line.side, start: stands.of(null, "", null, false), from, forget };
 
   function from(at: Stand, onset: Onset, strokes: readonly Stroke[]): readonly HandStep[] {
     let bits = 0;
@@ -60,12 +74,19 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
     const gap = at.now === null ? Infinity : gapBetween(at.now.onset.ms, onset.ms);
     const swept = onset.swept && at.now?.onset.index === onset.index - 1;
     const own: Onset = { ...onset, struck: strokes, gap, swept };
-    return waysTo(key, own).map(({ struck, leftOut }, way) => {
-      const frame = frameAfter(at.now, own, struck, leftOut, task);
-      const letGo = costs.enter(frame, at.now);
-      const pair = costs.single(frame) + costs.pair();
-      const strain = pair + costs.triple(at.before, at.letGo);
-      return { to: stand(frame, nameOf(frame, key, way), at, letGo), strain };
+    let entered = at.last.entered.get(key);
+    if (entered === undefined) at.last.entered.set(key, (entered = enteredFrom(at.now, own, key)));
+    return entered.map(({ frame, name, letGo, strain }) => {
+      costs.resume(frame, at.now, letGo);
+      return { to: stands.of(frame, name, at, letGo), strain: strain + costs.triple(at.before, at.letGo) };
+    });
+  }
+
+  function enteredFrom(before: Frame | null, onset: Onset, key: number): readonly Entered[] {
+    return waysTo(key, onset).map(({ struck, leftOut }, way) => {
+      const frame = frameAfter(before, onset, struck, leftOut, task);
+      const letGo = costs.enter(frame, before);
+      return { frame, name: nameOf(frame, key, way), letGo, strain: costs.single(frame) + costs.pair() };
     });
   }
 
@@ -77,23 +98,38 @@ export function handSteps(task: Task, strokeCount: number): HandSteps {
 
   function forget(but: ReadonlySet<Stand>): void {
     candidates.clear();
-    for (const [known, one] of stands) {
-      one.steps.clear();
-      if (!but.has(one)) stands.delete(known);
-    }
-    let id = 0;
-    for (const one of stands.values()) one.id = id++;
+    stands.forget(but);
   }
+}
+
+/** The stands that are known now. */
+class Stands {
+  private readonly byName = new Map<string, Stand>();
+  private readonly lasts = new Map<string, Last>();
 
   /** A stand is known by its last frame and the one before: what came earlier no longer matters. */
-  function stand(now: Frame | null, name: string, from: Stand | null, letGo: boolean): Stand {
-    const known = `${name}<${from?.name ?? ""}`;
-    let found = stands.get(known);
+  of(now: Frame | null, name: string, from: Stand | null, letGo: boolean): Stand {
+    const known = `${name}<${from?.last.name ?? ""}`;
+    let found = this.byName.get(known);
     if (found === undefined) {
-      found = { id: stands.size, name, now, before: from?.now ?? null, letGo, steps: new Map() };
-      stands.set(known, found);
+      const last = this.lasts.get(name) ?? { name, entered: new Map<number, readonly Entered[]>() };
+      this.lasts.set(name, last);
+      found = { id: this.byName.size, last, now, before: from?.now ?? null, letGo, steps: new Map() };
+      this.byName.set(known, found);
     }
     return found;
+  }
+
+  forget(but: ReadonlySet<Stand>): void {
+    this.lasts.clear();
+    for (const [known, one] of this.byName) {
+      one.steps.clear();
+      one.last.entered.clear();
+      if (but.has(one)) this.lasts.set(one.last.name, one.last);
+      else this.byName.delete(known);
+    }
+    let id = 0;
+    for (const one of this.byName.values()) one.id = id++;
   }
 }
 

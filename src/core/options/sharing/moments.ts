@@ -2,10 +2,20 @@ import type { Side } from "../../hand/finger";
 import { lineOf, type Line, type Onset } from "../../passage/line";
 import type { NoteId } from "../../passage/note";
 import { handOf, type Manner, type Passage } from "../../passage/passage";
+import type { Stroke } from "../../passage/strokes";
 import type { SharingWishes } from "./wishes";
 
-/** One way to give the strokes of a moment to the hands: those of the left as bits by their place, lowest key first. */
-export type Split = number;
+/** Strokes of the left hand among those of a moment, as bits by their place, lowest key first. */
+type Lefts = number;
+
+/** One way to give the strokes of a moment to the hands. */
+export interface Split {
+  readonly bits: Lefts;
+  readonly toLeft: readonly Stroke[];
+  readonly toRight: readonly Stroke[];
+  /** Strokes that the other hand plays than is written. */
+  readonly changed: number;
+}
 
 /** A moment at which something is struck, by whichever hand. */
 export interface SharedMoment {
@@ -13,7 +23,7 @@ export interface SharedMoment {
   /** Ways to share it out, as written first. */
   readonly splits: readonly Split[];
   /** The way it is written. */
-  readonly written: Split;
+  readonly written: Lefts;
 }
 
 /** The passage as one line that both hands share, and how each of its moments may be shared out. */
@@ -48,12 +58,19 @@ function momentOf(
   struck.forEach(({ notes }, place) => {
     if (hands.get(notes[0]!) === "left") written |= 1 << place;
   });
-  const splits = [written];
-  for (const split of splitsOf(struck.length, crossing)) {
-    if (split === written) continue;
-    if (struck.every((_, place) => bit(split, place) === bit(written, place) || isFree(place))) splits.push(split);
-  }
-  return { onset, splits, written };
+  const others = splitsOf(struck.length, crossing).filter(
+    (bits) => bits !== written && struck.every((_, place) => bit(bits, place) === bit(written, place) || isFree(place)),
+  );
+  return { onset, splits: [written, ...others].map((bits) => splitBy(bits, struck, written)), written };
+}
+
+function splitBy(bits: Lefts, struck: readonly Stroke[], written: Lefts): Split {
+  return {
+    bits,
+    toLeft: struck.filter((_, place) => bit(bits, place)),
+    toRight: struck.filter((_, place) => !bit(bits, place)),
+    changed: struck.filter((_, place) => bit(bits ^ written, place)).length,
+  };
 }
 
 /** Strokes of one moment past which hands are not crossed: two hands have ten fingers. */
@@ -62,13 +79,13 @@ const MOST_CROSSED = 10;
 const MOST_SHARED = 24;
 
 /** Every split of so many strokes: the lower ones to the left, and where hands may cross every other too. */
-function splitsOf(count: number, crossing: boolean): readonly Split[] {
+function splitsOf(count: number, crossing: boolean): readonly Lefts[] {
   if (count > MOST_SHARED) return [];
-  if (crossing && count <= MOST_CROSSED) return Array.from({ length: 1 << count }, (_, split) => split);
+  if (crossing && count <= MOST_CROSSED) return Array.from({ length: 1 << count }, (_, bits) => bits);
   return Array.from({ length: count + 1 }, (_, lower) => (1 << lower) - 1);
 }
 
-/** Whether the key at a place (from 0) of a split moment is the right hand's. */
-export function bit(split: Split, place: number): boolean {
-  return (split & (1 << place)) !== 0;
+/** Whether the key at a place (from 0) of a moment is the left hand's. */
+export function bit(lefts: Lefts, place: number): boolean {
+  return (lefts & (1 << place)) !== 0;
 }

@@ -1,5 +1,6 @@
 import { drain } from "../../drain";
 import { SIDES, type Finger, type Side } from "../../hand/finger";
+import type { Onset } from "../../passage/line";
 import type { Stroke } from "../../passage/strokes";
 import type { NoteId } from "../../passage/note";
 import type { Passage } from "../../passage/passage";
@@ -9,6 +10,7 @@ import type { Frame } from "../../fingering/frames/frame";
 import type { Progress } from "../../fingering/search/search";
 import { bothTasks, type Study } from "../../fingering/study/study";
 import { handSteps, type HandSteps, type Stand, type HandStep } from "./hand-steps";
+import { KeptWays } from "./kept-ways";
 import { bit, momentsOf, type SharedMoment, type Split } from "./moments";
 import { sharingWeights, type SharingWishes } from "./wishes";
 
@@ -52,28 +54,21 @@ export function* sharing(study: Study, wishes: SharingWishes, waysKept?: number)
     HandSteps,
     HandSteps,
   ];
-  let ways: SharedWay[] = [{ right: right.start, left: left.start, total: 0, split: 0, from: null }];
   const kept = waysKept ?? Math.ceil(WAYS_IN_ALL / Math.max(1, moments.length));
+  let ways: readonly SharedWay[] = [{ right: right.start, left: left.start, total: 0, split: null, from: null }];
   let exact = true;
   let sinceYield = 0;
   for (const [index, moment] of moments.entries()) {
-    let next = new Map<number, SharedWay>();
+    const next = new KeptWays<SharedWay>(kept);
     for (const way of ways)
       for (const split of moment.splits) {
         takeOn(way, split, moment, next);
-        if (next.size > ROOM * kept) {
-          exact = false;
-          next = cheapest(next, kept);
-        }
         if (++sinceYield < STEPS_A_YIELD) continue;
         sinceYield = 0;
         yield { done: index, of: moments.length };
       }
-    if (next.size > kept) {
-      exact = false;
-      next = cheapest(next, kept);
-    }
-    ways = [...next.values()];
+    ways = next.ways();
+    exact &&= next.isWhole;
     right.forget(new Set(ways.map((way) => way.right)));
     left.forget(new Set(ways.map((way) => way.left)));
     yield { done: index + 1, of: moments.length };
@@ -81,34 +76,28 @@ export function* sharing(study: Study, wishes: SharingWishes, waysKept?: number)
   const best = ways.reduce((a, b) => (b.total < a.total ? b : a));
   return sharedFrom(best, moments, exact);
 
-  function takeOn(way: SharedWay, split: Split, moment: SharedMoment, next: Map<number, SharedWay>): void {
-    const { onset, written } = moment;
-    const toLeft = onset.struck.filter((_, place) => bit(split, place));
-    const toRight = onset.struck.filter((_, place) => !bit(split, place));
-    if (split !== written && !wishes.crossing && crosses(way, toLeft, toRight)) return;
-    const changed = weights.handChanged * countBits(split ^ written);
-    const ons = (hand: HandSteps, at: Stand, share: readonly Stroke[]): readonly HandStep[] =>
-      share.length === 0 ? [{ to: at, strain: 0 }] : hand.from(at, onset, share);
-    for (const r of ons(right, way.right, toRight)) {
-      for (const l of ons(left, way.left, toLeft)) {
-        const total = way.total + r.strain + l.strain + changed;
-        const key = keyOf(r.to, l.to);
-        const known = next.get(key);
-        if (known === undefined || total < known.total)
-          next.set(key, { right: r.to, left: l.to, total, split, from: way });
+  function takeOn(way: SharedWay, split: Split, { onset }: SharedMoment, next: KeptWays<SharedWay>): void {
+    const { toLeft, toRight } = split;
+    if (split.changed > 0 && !wishes.crossing && crosses(way, toLeft, toRight)) return;
+    const sofar = way.total + weights.handChanged * split.changed;
+    // Strains are never less than nothing: what is past the limit now stays past it.
+    if (sofar >= next.limit) return;
+    const lefts = onFrom(left, way.left, onset, toLeft);
+    for (const r of onFrom(right, way.right, onset, toRight))
+      for (const l of lefts) {
+        const total = sofar + r.strain + l.strain;
+        if (total < next.limit) next.offer(keyOf(r.to, l.to), { right: r.to, left: l.to, total, split, from: way });
       }
-    }
   }
 }
 
-/** Ways that may stand beside those kept before the dearest are let go: memory stays bounded within a moment. A choice. */
-const ROOM = 3;
+/** How a hand goes on that plays its share of an onset: nothing leaves it where it is. */
+function onFrom(hand: HandSteps, at: Stand, onset: Onset, share: readonly Stroke[]): readonly HandStep[] {
+  return share.length === 0 ? [{ to: at, strain: 0 }] : hand.from(at, onset, share);
+}
+
 /** Ways taken on from one look at whether it is still wanted to the next. A choice: some milliseconds. */
 const STEPS_A_YIELD = 200;
-
-function cheapest(ways: ReadonlyMap<number, SharedWay>, count: number): Map<number, SharedWay> {
-  return new Map([...ways].sort(([, a], [, b]) => a.total - b.total).slice(0, count));
-}
 
 /** Both hands' stands as one number: fewer than 2^26 of each are made between two moments, for only the kept ones go on. */
 function keyOf(right: Stand, left: Stand): number {
@@ -124,7 +113,8 @@ interface SharedWay {
   readonly right: Stand;
   readonly left: Stand;
   readonly total: number;
-  readonly split: Split;
+  /** How the moment that it ends in is shared out; null before the first. */
+  readonly split: Split | null;
   readonly from: SharedWay | null;
 }
 
@@ -143,19 +133,13 @@ function highestOf(frame: Frame | null): number {
   return Math.max(...[...(frame?.onset.struck ?? []), ...(frame?.held.map((p) => p.stroke) ?? [])].map((s) => s.key));
 }
 
-function countBits(bits: number): number {
-  let count = 0;
-  for (let rest = bits; rest > 0; rest >>= 1) count += rest & 1;
-  return count;
-}
-
 function sharedFrom(best: SharedWay, moments: readonly SharedMoment[], exact: boolean): Shared {
   const fingering: Record<NoteId, Finger | null> = {};
   const taken: Record<NoteId, Side> = {};
   for (let way = best, index = moments.length - 1; index >= 0; way = way.from!, index--) {
     const { onset, written } = moments[index]!;
     onset.struck.forEach(({ notes, index: stroke }, place) => {
-      const isLeft = bit(way.split, place);
+      const isLeft = bit(way.split!.bits, place);
       const frame = (isLeft ? way.left : way.right).now!;
       const finger = frame.struck.find((p) => p.stroke.index === stroke)?.finger ?? null;
       for (const id of notes) {

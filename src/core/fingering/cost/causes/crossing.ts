@@ -1,4 +1,4 @@
-import { eachEndedPair, eachJoinPair, type Visit } from "../join";
+import { eachBoundPair } from "../join";
 import { apart } from "../pairs";
 import { crossingStrain } from "../stretch";
 import { fingers } from "../words";
@@ -12,13 +12,11 @@ export const crossing: Cause = {
   frames: 2,
   source: "A choice: long fingers cross only where nothing else serves.",
   find(moment, tell) {
-    const visit: Visit = (from, to, share) => {
+    eachBoundPair(moment, (from, to, share) => {
       const crossed = -apart(from, to);
       if (from.finger === 1 || to.finger === 1 || crossed <= 0) return;
       tell(to.stroke, crossed, share * crossingStrain(moment, from, to), to, from);
-    };
-    eachJoinPair(moment, visit);
-    eachEndedPair(moment, visit);
+    });
   },
   spared: () => "no fingers cross",
   say: ({ finger, other }) => `${fingers(other, finger)} cross`,

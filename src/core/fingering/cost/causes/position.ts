@@ -17,18 +17,16 @@ export const position: Cause = {
   source:
     "mm outside the comfortable range between this onset and the last but one, as for carrying; grows over the first MOTION.rampMm, then stays; MOTION.endsSpare less of it for each end of a wide interval that is broken. After the position-change rules of the ergonomic model cited in hand/proportions; a choice.",
   find(moment, tell) {
-    const { hand, now, before, earlier, weights, letGo, letGoBefore } = moment;
-    if (earlier === null || before === null || now.onset.swept || before.onset.swept || letGo || letGoBefore) return;
+    const { hand, now, before, earlier, weights } = moment;
+    if (earlier === null || before === null || isSetDown(moment, before)) return;
     const at = now.struck[0];
     if (at === undefined || earlier.struck.length === 0 || isOneKey(before, now)) return;
     const away = movedBetween(hand, earlier, now);
     const moved = away === 0 ? 0 : away * thumbMoves(hand, earlier, before, now);
     // A pass sets the hand in a new place whatever the way: its own price has that in it.
-    const share = isPass(before, now) || isPass(earlier, before) ? 0 : Math.min(1, moved / MOTION.rampMm);
-    const closed = crowdedBetween(moment, earlier, before);
-    // Where a wide interval is broken each of its ends pays for a part of the move that both make.
-    const ends = 1 - wideAndBack(hand, earlier, before, now) * MOTION.endsSpare;
-    const change = Math.max(0, ends * share * weights.position - MOTION.closingCounts * closed);
+    const share =
+      moved === 0 || isPass(before, now) || isPass(earlier, before) ? 0 : Math.min(1, moved / MOTION.rampMm);
+    const change = share === 0 ? 0 : changeStrain(moment, earlier, before, share);
     const strain = change + outOfPlace(hand, earlier, now) * weights.outOfPlace;
     const ms = (now.onset.gap + before.onset.gap) / 2;
     if (strain > 0) tell(at.stroke, change > 0 ? moved : 0, strain * pace(ms), at, earlier.struck[0]!);
@@ -42,6 +40,18 @@ export const position: Cause = {
       : "the hand moves to a new place here";
   },
 };
+
+/** Whether the hand sweeps a chord or is set down anew on the way: then it has no place to change. */
+function isSetDown({ now, letGo, letGoBefore }: Moment, before: Frame): boolean {
+  return now.onset.swept || before.onset.swept || letGo || letGoBefore;
+}
+
+/** Strain of a share of a change. Where a wide interval is broken each of its ends pays for a part of the move that both make. */
+function changeStrain(moment: Moment, earlier: Frame, before: Frame, share: number): number {
+  const { hand, now, weights } = moment;
+  const ends = 1 - wideAndBack(hand, earlier, before, now) * MOTION.endsSpare;
+  return Math.max(0, ends * share * weights.position - MOTION.closingCounts * crowdedBetween(moment, earlier, before));
+}
 
 /** What closing the hand to a note cost: the hand has moved by then, and that is not paid twice. */
 function crowdedBetween(moment: Moment, { struck: from }: Frame, { struck: to }: Frame): number {

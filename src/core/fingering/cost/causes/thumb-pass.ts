@@ -1,5 +1,5 @@
 import { fingerName } from "../../../hand/finger";
-import { eachEndedPair, eachJoinPair, type Visit } from "../join";
+import { eachBoundPair } from "../join";
 import { isPass, passedBy, passStrain } from "../pass";
 import type { Cause } from "../cause";
 
@@ -16,12 +16,10 @@ export const thumbPass: Cause = {
     // Asked millions of times: two single notes that pass nothing need no further look.
     const isAlone = before?.struck.length === 1 && now.struck.length === 1 && before.held.length === 0;
     if (isAlone && !isPass(before, now)) return;
-    const visit: Visit = (from, to, share) => {
+    eachBoundPair(moment, (from, to, share) => {
       const strain = share * passStrain(moment, from, to);
       if (strain > 0) tell(to.stroke, passedBy(from, to), strain, to, from);
-    };
-    eachJoinPair(moment, visit);
-    eachEndedPair(moment, visit);
+    });
   },
   spared: () => "the thumb need not pass",
   say: ({ finger, other }) =>
