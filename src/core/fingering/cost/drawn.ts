@@ -11,8 +11,8 @@ const QUICKEST = Math.max(...MOTION.repeatEase);
  */
 export function drawnShare({ before, earlier }: Moment, from: Press): number {
   if (earlier === null || earlier.struck.length !== 1 || before!.struck.length !== 1) return 0;
-  const [last] = earlier.struck;
-  if (last!.key !== from.key || last!.finger === from.finger || before!.struck[0] !== from) return 0;
+  const last = earlier.struck[0]!;
+  if (last.key !== from.key || last.finger === from.finger || before!.struck[0] !== from) return 0;
   const slower = QUICKEST - 1000 / before!.onset.gap;
   return Math.min(1, Math.max(0, 1 - slower / MOTION.drawnRampHz));
 }

@@ -28,7 +28,8 @@ export function isPass({ struck: from }: Frame, { struck: to }: Frame): boolean 
 export function passStrain(moment: Moment, from: Press, to: Press): number {
   const { weights, hand, now } = moment;
   if (passedBy(from, to) === 0) return 0;
-  const [thumb, other] = to.finger === 1 ? [to, from] : [from, to];
+  const thumb = to.finger === 1 ? to : from;
+  const other = to.finger === 1 ? from : to;
   const level = thumb.black === other.black ? weights.thumbPassLevel : thumb.black ? weights.thumbPassAgainst : 0;
   const limits = limitsOf(hand, 1, other.finger);
   const crossed = strainOfClosing(apart(from, to), limits) / COMFORT;

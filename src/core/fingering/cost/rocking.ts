@@ -5,7 +5,9 @@ import type { Frame } from "../frames/frame";
  * the first. 0 where it does not turn back. Of a chord the finger at the thumb's side counts.
  */
 export function rockingRate(earlier: Frame, before: Frame, now: Frame): number {
-  const [from, through, to] = [earlier.struck[0], before.struck[0], now.struck[0]];
+  const from = earlier.struck[0];
+  const through = before.struck[0];
+  const to = now.struck[0];
   if (!from || !through || !to) return 0;
   const turned = (through.finger - from.finger) * (to.finger - through.finger);
   return turned >= 0 ? 0 : 1000 / (now.onset.gap + before.onset.gap);

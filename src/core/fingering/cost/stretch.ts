@@ -44,7 +44,8 @@ export function crowdingStrain(moment: Moment, from: Press, to: Press): number {
   if (distance >= limits.leastRelaxed || distance <= 0) return 0;
   const { crowding, tangle, position, carry, carryAtOnce } = moment.weights;
   const squeezed = crowding * Math.min(COMFORT, strainOfClosing(distance, limits)) * (1 + tangle * haste(moment));
-  const [drawn, closed] = [drawnShare(moment, from), carry * (limits.leastRelaxed - distance)];
+  const drawn = drawnShare(moment, from);
+  const closed = carry * (limits.leastRelaxed - distance);
   const moved = drawn * closed + (1 - drawn) * (position + carryAtOnce * closed);
   return Math.min(squeezed, moved * pace(moment.now.onset.gap));
 }

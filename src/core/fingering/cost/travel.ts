@@ -24,7 +24,8 @@ export function travelBetween(hand: Hand, from: Frame, to: Frame): number {
  * from where its fingers are at rest to where they are at rest again.
  */
 export function carriedTo({ hand, before, now, letGo }: Moment): number {
-  const [from, to] = [before!.struck, now.struck];
+  const from = before!.struck;
+  const to = now.struck;
   if (!letGo || from.length !== 1 || to.length !== 1) return travelBetween(hand, before!, now);
   return Math.abs(
     mmBetween(from[0]!, to[0]!) - hand.restOffsets[to[0]!.finger - 1]! + hand.restOffsets[from[0]!.finger - 1]!,
@@ -43,7 +44,9 @@ export function movedBetween(hand: Hand, from: Frame, to: Frame): number {
  */
 export function thumbMoves(hand: Hand, from: Frame, between: Frame, to: Frame): number {
   if (from.struck.length !== 1 || between.struck.length !== 1 || to.struck.length !== 1) return 1;
-  const [first, pivot, last] = [from.struck[0]!, between.struck[0]!, to.struck[0]!];
+  const first = from.struck[0]!;
+  const pivot = between.struck[0]!;
+  const last = to.struck[0]!;
   if (first.finger !== 1 || last.finger !== 1 || pivot.finger === 1) return 1;
   if (mmBetween(pivot, first) * mmBetween(pivot, last) <= 0) return 1;
   const { leastRelaxed, widestRelaxed } = limitsOf(hand, 1, pivot.finger);
@@ -60,7 +63,8 @@ export function outOfPlace(hand: Hand, from: Frame, to: Frame): number {
 /** How far three single notes go wide out and back, as where octaves are broken: 0 to 1. */
 export function wideAndBack(hand: Hand, from: Frame, between: Frame, to: Frame): number {
   if (from.struck.length !== 1 || between.struck.length !== 1 || to.struck.length !== 1) return 0;
-  const [out, back] = [mmBetween(from.struck[0]!, between.struck[0]!), mmBetween(between.struck[0]!, to.struck[0]!)];
+  const out = mmBetween(from.struck[0]!, between.struck[0]!);
+  const back = mmBetween(between.struck[0]!, to.struck[0]!);
   return out * back < 0 ? wideShare(hand, Math.abs(out)) * wideShare(hand, Math.abs(back)) : 0;
 }
 

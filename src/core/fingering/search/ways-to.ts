@@ -61,13 +61,16 @@ function extendByBest(
   order: readonly number[],
 ): void {
   const befores = prior.layer.ending[layer.from[state]!]!;
-  let [least, from] = [Infinity, -1];
+  let least = Infinity;
+  let from = -1;
   for (const n of order) {
     const before = befores[n]!;
     const had = prior.ways.totals[before]!;
     if (had > least) break;
     const total = had + layer.triple(state, n);
-    if (total < least || (total === least && before < from)) [least, from] = [total, before];
+    if (total > least || (total === least && before > from)) continue;
+    least = total;
+    from = before;
   }
   if (from < 0) return;
   totals[state] = least + pair;

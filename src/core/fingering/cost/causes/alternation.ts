@@ -12,11 +12,12 @@ export const alternation: Cause = {
   source:
     "Strokes a second beyond 4, by how little the two fingers move apart from one another: 3, 4 and 5 share tendons. The order of the pairs is teaching practice, the figures are a choice.",
   find({ now, before, earlier, weights }, tell) {
-    const [from, through, to] = [earlier?.struck, before?.struck, now.struck];
-    if (from?.length !== 1 || through?.length !== 1 || to.length !== 1) return;
-    const [a, b, c] = [from[0]!, through[0]!, to[0]!];
+    if (earlier?.struck.length !== 1 || before?.struck.length !== 1 || now.struck.length !== 1) return;
+    const a = earlier.struck[0]!;
+    const b = before.struck[0]!;
+    const c = now.struck[0]!;
     if (a.finger !== c.finger || a.key !== c.key || b.finger === a.finger) return;
-    const rate = 2000 / (now.onset.gap + before!.onset.gap);
+    const rate = 2000 / (now.onset.gap + before.onset.gap);
     const beyond = rate - MOTION.alternationEase;
     const bond = tendonShared(a.finger, b.finger);
     if (beyond > 0 && bond > 0) tell(c.stroke, rate, beyond * bond * weights.alternation, c, b);

@@ -16,7 +16,8 @@ export const forTwoNotes: Cause = {
   find({ now, before, earlier, weights }, tell) {
     if (before === null || earlier === null || !isByThumb(now) || !isByThumb(earlier)) return;
     if (!isPass(before, now) && !isPass(earlier, before)) return;
-    const [at, from] = [now.struck[0]!, earlier.struck[0]!];
+    const at = now.struck[0]!;
+    const from = earlier.struck[0]!;
     // It goes about a finger that plays between, most often on black: from where it lies for that.
     const moved = Math.abs(at.x - from.x);
     const [least, most] = MOTION.twoNotesFrom;

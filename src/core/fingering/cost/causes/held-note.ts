@@ -13,7 +13,8 @@ export const heldNote: Cause = {
   source:
     "A choice: its line breaks there as where a finger hops, and each quarter note for which it is lost weighs more than a strained chord; less when the pedal may keep it, for then no line breaks.",
   find({ now, weights, manner, hand }, tell) {
-    const [broken, aQuarter] = manner.pedal ? [0, weights.heldLostPedal] : [weights.lineBroken, weights.heldLost];
+    const broken = manner.pedal ? 0 : weights.lineBroken;
+    const aQuarter = manner.pedal ? weights.heldLostPedal : weights.heldLost;
     for (const { press, short } of now.letGo) {
       const { ms, soundsMs } = press.stroke;
       const lost = (Math.max(0, ms + soundsMs - now.onset.ms) * manner.tempo) / 60_000;

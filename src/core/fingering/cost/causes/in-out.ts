@@ -16,7 +16,8 @@ export const inOut: Cause = {
   find({ now, before, weights, hand }, tell) {
     const first = now.struck[0];
     if (before === null || first === undefined || before.struck.length === 0) return;
-    const [a, b] = [depthsOf(before, hand), depthsOf(now, hand)];
+    const a = depthsOf(before, hand);
+    const b = depthsOf(now, hand);
     const travel = Math.max(0, a.least - b.most, b.least - a.most);
     if (travel > 0) tell(first.stroke, travel, travel * weights.inOut * pace(now.onset.gap), first, before.struck[0]!);
   },
@@ -32,7 +33,8 @@ interface Depths {
 
 /** Where no depth serves all, what lies between theirs. */
 function depthsOf({ struck }: Frame, hand: Hand): Depths {
-  let [least, most] = [-Infinity, Infinity];
+  let least = -Infinity;
+  let most = Infinity;
   for (const at of struck) {
     const depths = depthsFor(at, hand);
     least = Math.max(least, depths.least);

@@ -14,14 +14,15 @@ export const rotation: Cause = {
     "Full cycles a second of a change of direction, eased up to what this player turns with ease, 3 Hz where that is not measured, between keys so far apart that the forearm and not the fingers turns; straight weight, a choice.",
   find({ now, before, earlier, weights, hand }, tell) {
     if (earlier === null || before === null) return;
-    const [from, through, to] = [earlier.struck[0], before.struck[0], now.struck[0]];
-    if (!from || !through || !to) return;
     const rate = rockingRate(earlier, before, now);
-    const [least, most] = MOTION.forearmFrom;
-    const mm = Math.min(Math.abs(mmBetween(from, through)), Math.abs(mmBetween(through, to)));
-    const share = Math.min(1, Math.max(0, (mm - least) / (most - least)));
     const fast = rate - hand.rotation.ease;
-    if (fast > 0 && share > 0) tell(to.stroke, rate, fast * share * weights.rotation, to, through);
+    if (fast <= 0) return;
+    const through = before.struck[0]!;
+    const to = now.struck[0]!;
+    const mm = Math.min(Math.abs(mmBetween(earlier.struck[0]!, through)), Math.abs(mmBetween(through, to)));
+    const [least, most] = MOTION.forearmFrom;
+    const share = Math.min(1, Math.max(0, (mm - least) / (most - least)));
+    if (share > 0) tell(to.stroke, rate, fast * share * weights.rotation, to, through);
   },
   spared: () => "the forearm need not turn to and fro",
   say: ({ amount }) => `the forearm turns to and fro ${hz(amount)}`,

@@ -20,10 +20,12 @@ export const weakFinger: Cause = {
       if (strain > 0) tell(at.stroke, 1, strain, at, null);
     }
     if (before?.struck.length !== 1 || now.struck.length !== 1) return;
-    const [from, to] = [before.struck[0]!, now.struck[0]!];
-    const fast = Math.max(0, 1000 / now.onset.gap - MOTION.alternationEase);
+    const fast = 1000 / now.onset.gap - MOTION.alternationEase;
+    if (fast <= 0) return;
+    const from = before.struck[0]!;
+    const to = now.struck[0]!;
     const bond = Math.abs(from.finger - to.finger) > 1 ? 0 : tendonShared(from.finger, to.finger);
-    if (bond > 0 && fast > 0) tell(to.stroke, 2, weights.weakPairPerHz * bond * fast, to, from);
+    if (bond > 0) tell(to.stroke, 2, weights.weakPairPerHz * bond * fast, to, from);
   },
   spared: () => "no weak finger has to work",
   say: ({ finger, other }) =>

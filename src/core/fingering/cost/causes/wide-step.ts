@@ -15,13 +15,12 @@ export const wideStep: Cause = {
     "Natural logarithm of how many times as far apart as at rest two fingers strike one after the other, or two notes together, counted from about a fifth on, wider than the hand lies at rest; its weight is a choice: for a sixth a player takes the outer fingers, though nearer ones reach it.",
   find(moment, tell) {
     const { now, before } = moment;
-    const [low, high, ...more] = now.struck;
-    if (low && high && more.length === 0) {
-      reach(moment, low, high, tell);
+    if (now.struck.length === 2) {
+      reach(moment, now.struck[0]!, now.struck[1]!, tell);
       return;
     }
     if (now.struck.length !== 1 || before?.struck.length !== 1) return;
-    if (beyondRest(moment.hand, Math.abs(mmBetween(before.struck[0]!, low!))) === 0) return;
+    if (beyondRest(moment.hand, Math.abs(mmBetween(before.struck[0]!, now.struck[0]!))) === 0) return;
     eachJoinPair(moment, (from, to) => reach(moment, from, to, tell));
   },
   spared: () => "the outer fingers take the wide step",
@@ -29,7 +28,8 @@ export const wideStep: Cause = {
 };
 
 function reach({ hand, weights }: Moment, from: Press, to: Press, tell: Tell): void {
-  const [step, rest] = [Math.abs(mmBetween(from, to)), restApart(hand, from, to)];
+  const step = Math.abs(mmBetween(from, to));
+  const rest = restApart(hand, from, to);
   const wide = rest === 0 ? 0 : beyondRest(hand, step);
   const strain = wide === 0 ? 0 : weights.wideStep * wide * Math.log(step / rest);
   if (strain > 0) tell(to.stroke, step - rest, strain, to, from);
