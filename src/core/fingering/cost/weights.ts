@@ -123,7 +123,7 @@ export const WEIGHTS: Weights = {
   offTriad: 8,
   outOfReach: 110,
   outOfReachPerMm: 1,
-  crowding: 0.635,
+  crowding: 0.75,
   tangle: 1.5,
   lineBroken: 110,
   carriedAcross: 8,

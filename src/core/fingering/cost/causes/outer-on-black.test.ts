@@ -32,8 +32,20 @@ describe("thumb or little finger on black", () => {
   it("the hand goes in only if it plays on from there", () => {
     const strain = (keys: number[], digits: string) =>
       findings(studyOfKeys(keys, "left"), digits, "outer-on-black").reduce((sum, f) => sum + f.found.strain, 0);
-    expect(strain([37, 39], "54")).toBeCloseTo(WEIGHTS.littleOnBlack * MOTION.inAtFirst, 9);
+    expect(strain([37, 39], "54")).toBeGreaterThan(strain([37, 64], "51") * 4);
     expect(strain([37, 64], "51")).toBeCloseTo(WEIGHTS.littleOnBlack * MOTION.inWhenSetDown, 9);
     expect(strain([64, 37, 64], "151")).toBeLessThan(strain([64, 37, 39], "154") / 2);
+  });
+
+  it("however long it had to go in, the more the faster it plays on", () => {
+    const strain = (tempo: number) =>
+      findings(studyOfKeys([58, 60, 62], "right", { tempo }), "123", "outer-on-black").reduce(
+        (sum, f) => sum + f.found.strain,
+        0,
+      );
+    const inUsualTime = strain(60_000 / MOTION.usualMs / 4);
+    expect(inUsualTime).toBeCloseTo(WEIGHTS.thumbOnBlack * MOTION.inAtFirst, 6);
+    expect(strain(160)).toBeGreaterThan(inUsualTime * 1.15);
+    expect(strain(60)).toBeLessThan(inUsualTime);
   });
 });

@@ -25,14 +25,10 @@ export const outerOnBlack: Cause = {
     const first = playedOnFrom(moment);
     if (first === null || !isOuterOnBlack(first)) return;
     const rest = wayLeft(first, earlier, null) - MOTION.inWhenSetDown;
-    if (rest > 0)
-      tell(
-        first.stroke,
-        mmIn(moment, first),
-        rest * shareOver(before!) * priceOf(moment, first, before!.onset.gap),
-        first,
-        null,
-      );
+    // What follows is played from there in its own time, however long there was to go in.
+    const ms = Math.min(before!.onset.gap, now.onset.gap);
+    const strain = rest * shareOver(before!) * priceOf(moment, first, ms);
+    if (strain > 0) tell(first.stroke, mmIn(moment, first), strain, first, null);
   },
   spared: ({ finger }) => `the ${fingerName(finger!.finger)} stays on white`,
   say: ({ finger }) => `${fingerOnKey(finger!)}: the hand goes in`,
