@@ -19,6 +19,12 @@ export interface HandMeasured {
   readonly turnsEase?: number | undefined;
 }
 
+/** A hand as plain data. */
+export interface HandGiven {
+  readonly measured: HandMeasured;
+  readonly resting: readonly Finger[];
+}
+
 export interface PairMeasured {
   readonly comfortable?: number | undefined;
   readonly widest?: number | undefined;

@@ -1,4 +1,4 @@
-import type { HandGiven } from "@/core/fingering/study/study-data";
+import type { HandGiven } from "@/core/hand/measured";
 import { studyOf } from "@/core/fingering/study/study-data";
 import type { Side } from "@/core/hand/finger";
 import type { Choices } from "@/core/transcription/choices";

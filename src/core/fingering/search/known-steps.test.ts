@@ -38,7 +38,7 @@ describe("the name of steps", () => {
 });
 
 describe("steps that are known", () => {
-  const steps = {} as Steps;
+  const steps = { from: new Int32Array(4) } as Steps;
 
   it("are found by their name, and what they cost after others is one list", () => {
     const known = new KnownSteps();
@@ -55,5 +55,17 @@ describe("steps that are known", () => {
     const [one, nameless] = [known.add("one", steps), known.add(null, steps)];
     expect(known.triplesAfter(one, nameless, 4)).not.toBe(known.triplesAfter(one, nameless, 4));
     expect(known.triplesAfter(null, one, 4)).not.toBe(known.triplesAfter(null, one, 4));
+  });
+
+  it("all give way where there is no more room, and none is taken for one that was", () => {
+    const known = new KnownSteps();
+    const old = known.add("one", steps);
+    const large = known.triplesAfter(old, known.add("other", steps), 3_000_000);
+    large.fill(1);
+    known.triplesAfter(old, known.add("third", steps), 3_000_000);
+    expect(known.find("one")).toBeNull();
+    const again = known.add("one", steps);
+    expect(again.id).not.toBe(old.id);
+    expect(known.triplesAfter(again, known.add("other", steps), 4)).toEqual(new Float64Array(4).fill(NaN));
   });
 });

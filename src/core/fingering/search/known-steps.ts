@@ -4,21 +4,25 @@ import type { Steps } from "./layer";
 
 /**
  * Steps and their costs, kept by what they depend on: the keys of two or three onsets as seen from the lowest, the
- * times between them, and what their strokes are beyond that. Only of onsets through which nothing is held.
+ * times between them, and what their strokes are beyond that. Only of onsets through which nothing is held, for one hand that
+ * plays in one manner and is judged by one set of weights: any search of it finds what another has laid out.
  */
 export class KnownSteps {
   private readonly byName = new Map<string, Known>();
   private readonly triples = new Map<number, Float64Array>();
+  private made = 0;
+  private numbers = 0;
 
   /** What is known by a name; null where nothing is. */
   find(name: string | null): Known | null {
     return (name !== null && this.byName.get(name)) || null;
   }
 
-  /** Keeps steps by their name as long as there is room. */
+  /** Keeps steps by their name; all that was kept before goes where there is no more room. */
   add(name: string | null, steps: Steps): Known {
-    const known = { id: this.byName.size, steps };
-    if (name === null || known.id >= MOST_KEPT) return { id: null, steps };
+    if (name === null) return { id: null, steps };
+    this.makeRoom(NUMBERS_A_STATE * steps.from.length);
+    const known = { id: this.made++, steps };
     this.byName.set(name, known);
     return known;
   }
@@ -26,24 +30,36 @@ export class KnownSteps {
   /** What steps cost after others, as far as anybody has asked: NaN elsewhere. */
   triplesAfter(prior: Known | null, now: Known, size: number): Float64Array {
     if (prior === null || prior.id === null || now.id === null) return unasked(size);
-    const name = prior.id * MOST_KEPT + now.id;
+    const name = prior.id * MOST_MADE + now.id;
     let triples = this.triples.get(name);
     if (triples === undefined) {
-      triples = unasked(size);
-      if (this.triples.size < MOST_KEPT) this.triples.set(name, triples);
+      this.makeRoom(size);
+      this.triples.set(name, (triples = unasked(size)));
     }
     return triples;
   }
+
+  private makeRoom(numbers: number): void {
+    this.numbers += numbers;
+    if (this.numbers <= MOST_NUMBERS) return;
+    this.byName.clear();
+    this.triples.clear();
+    this.numbers = numbers;
+  }
 }
 
-/** Steps and the number they are known by; null where they are like no others. */
+/** Steps and the number they are known by, another for each that ever was; null where they are like no others. */
 export interface Known {
   readonly id: number | null;
   readonly steps: Steps;
 }
 
-/** Figures kept at most; what comes after is laid out anew each time. */
-const MOST_KEPT = 20_000;
+/** Numbers kept at most, 8 bytes each: 32 MB. A choice. */
+const MOST_NUMBERS = 4_000_000;
+/** What a state of steps takes, in such numbers. */
+const NUMBERS_A_STATE = 3;
+/** More than are ever made: two numbers below it are told by one. */
+const MOST_MADE = 2 ** 26;
 
 function unasked(size: number): Float64Array {
   return new Float64Array(size).fill(NaN);

@@ -1,7 +1,8 @@
 import { candidatesFor, type PinnedDigits } from "../frames/candidates";
 import type { Task } from "../study/task";
 import { costsOf } from "./costs";
-import { goesOnPast, KnownSteps, nameOfSteps, type Known } from "./known-steps";
+import { stepsKeptOf } from "./kept-steps";
+import { goesOnPast, nameOfSteps, type Known } from "./known-steps";
 import { LaidLayer } from "./laid-layer";
 import type { Layer } from "./layer";
 import { layOut, type Laid, type Site } from "./steps";
@@ -20,7 +21,7 @@ export function latticeOf(task: Task, pins?: PinnedDigits): Lattice {
   const { onsets, strokes } = task.line;
   const layers: Layer[] = [];
   const costs = costsOf(task);
-  const known = new KnownSteps();
+  const known = stepsKeptOf(task);
   const confined = pins ?? new Int8Array(strokes.length);
   let lastKnown: Known | null = null;
   return {
