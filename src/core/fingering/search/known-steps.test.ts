@@ -60,9 +60,9 @@ describe("steps that are known", () => {
   it("all give way where there is no more room, and none is taken for one that was", () => {
     const known = new KnownSteps();
     const old = known.add("one", steps);
-    const large = known.triplesAfter(old, known.add("other", steps), 3_000_000);
+    const large = known.triplesAfter(old, known.add("other", steps), 700_000);
     large.fill(1);
-    known.triplesAfter(old, known.add("third", steps), 3_000_000);
+    known.triplesAfter(old, known.add("third", steps), 700_000);
     expect(known.find("one")).toBeNull();
     const again = known.add("one", steps);
     expect(again.id).not.toBe(old.id);

@@ -54,8 +54,8 @@ export interface Known {
   readonly steps: Steps;
 }
 
-/** Numbers kept at most, 8 bytes each: 32 MB. A choice. */
-const MOST_NUMBERS = 4_000_000;
+/** Numbers kept at most, 8 bytes each: 8 MB. A choice. */
+const MOST_NUMBERS = 1_000_000;
 /** What a state of steps takes, in such numbers. */
 const NUMBERS_A_STATE = 3;
 /** More than are ever made: two numbers below it are told by one. */
