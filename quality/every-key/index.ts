@@ -8,7 +8,7 @@ import type { Family, Made } from "./family";
 import { inversions } from "./inversions";
 import { rockingTriads } from "./rocking-triads";
 import { chromatic, scalesFromEachNote, thereAndBack } from "./scales";
-import { motives } from "./motives";
+import { motives, motivesThatComeBack } from "./motives";
 import { triadsAlong } from "./triads";
 import { brokenOctaves, sixths, thirds } from "./two-notes";
 
@@ -26,6 +26,7 @@ const FAMILIES: readonly Family[] = [
   thirds,
   sixths,
   motives,
+  motivesThatComeBack,
   accompaniments,
   cadences,
   triadsAlong,

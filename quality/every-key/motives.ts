@@ -19,21 +19,39 @@ const SHAPES = [
 ];
 const TIMES = 5;
 
+/** The same, which end on the key that they begin with: two times lie under one hand at once. */
+const SHAPES_THAT_COME_BACK = [
+  [0, 1, 0],
+  [0, 1, 2, 0],
+  [0, 2, 1, 0],
+  [2, 1, 0, 2],
+  [2, 0, 1, 2],
+  [0, 4, 2, 0],
+  [0, 1, 2, 1, 0],
+  [0, 2, 4, 2, 0],
+  [0, 1, 0, -1, 0],
+];
+
 /** A figure on every step of a major scale, up and down. */
-export const motives: Family = {
-  name: "a figure on every step",
-  passages: SHAPES.flatMap((shape) =>
-    SIDES.flatMap((side) =>
-      TONICS.flatMap((tonic) =>
-        [1, -1].map((way): Made => {
-          const from = home(side, tonic) + (way < 0 ? 5 : 0);
-          const steps = Array.from({ length: TIMES }, (_, i) =>
-            shape.map((step) => step + (way > 0 ? i : TIMES - 1 - i)),
-          );
-          return { side, keys: steps.flat().map((step) => keyAt(from, MAJOR, step)) };
-        }),
+function onEveryStep(name: string, shapes: readonly (readonly number[])[]): Family {
+  return {
+    name,
+    passages: shapes.flatMap((shape) =>
+      SIDES.flatMap((side) =>
+        TONICS.flatMap((tonic) =>
+          [1, -1].map((way): Made => {
+            const from = home(side, tonic) + (way < 0 ? 5 : 0);
+            const steps = Array.from({ length: TIMES }, (_, i) =>
+              shape.map((step) => step + (way > 0 ? i : TIMES - 1 - i)),
+            );
+            return { side, keys: steps.flat().map((step) => keyAt(from, MAJOR, step)) };
+          }),
+        ),
       ),
     ),
-  ),
-  isGood: (made, fingers) => eachLiesUnderOneHand(made, fingers, TIMES),
-};
+    isGood: (made, fingers) => eachLiesUnderOneHand(made, fingers, TIMES),
+  };
+}
+
+export const motives = onEveryStep("a figure on every step", SHAPES);
+export const motivesThatComeBack = onEveryStep("the same, back to its first key", SHAPES_THAT_COME_BACK);

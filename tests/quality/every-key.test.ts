@@ -15,6 +15,7 @@ const AT_LEAST: Readonly<Record<string, number>> = {
   "scales in thirds": 85,
   "scales in sixths": 70,
   "a figure on every step": 96,
+  "the same, back to its first key": 90,
   "accompaniments from chord to chord": 98,
   "chords of a cadence": 95,
   "triads along a scale": 98,

@@ -3,6 +3,7 @@ import { WEIGHTS } from "../fingering/cost/weights";
 import { notesAsked, type Study } from "../fingering/study/study";
 import { bestLeaning } from "../options/leaning-study";
 import { balanced } from "../options/leanings/balanced";
+import { STAY } from "../physics";
 import { figuresOf } from "./find";
 import { staysOf } from "./stays";
 import { staysAlong } from "./stays-along";
@@ -81,12 +82,16 @@ describe("stays along a figure that is moved", () => {
     expect(alongIn(study)).toEqual([]);
   });
 
-  it("are worth what memory is, more where the player wants every figure kept, and are none where figures are free", () => {
+  it("are worth more than what memory is, more again where the player wants every figure kept, and are none where figures are free", () => {
     const study = studyOfKeys(onSteps(SHAPE));
     const { memory, memoryAsked } = WEIGHTS;
-    expect(new Set(alongIn(study).map(({ worth }) => worth))).toEqual(new Set([memory]));
-    expect(new Set(alongIn(study, "all").map(({ worth }) => worth))).toEqual(new Set([memory * memoryAsked]));
+    expect(new Set(alongIn(study).map(({ worth }) => worth))).toEqual(new Set([memory * STAY.worthAlong]));
+    expect(new Set(alongIn(study, "all").map(({ worth }) => worth))).toEqual(
+      new Set([memory * memoryAsked * STAY.worthAlong]),
+    );
     expect(alongIn(study, "none")).toEqual([]);
+    const chords = studyOfKeys([48, 55, 52, 55, 48, 57, 53, 57, 47, 55, 50, 55], "left");
+    expect(new Set(alongIn(chords).map(({ worth }) => worth))).toEqual(new Set([memory]));
   });
 
   it.each(["right", "left"] as const)("keep a finger for each key: %s hand", (side) => {

@@ -63,17 +63,50 @@ function returning({ notes, returns }: Figure): readonly Tie[] {
     .map((to) => ({ from: notes, to, relation: to.relation, worth: sameness(to) }));
 }
 
-/**
- * What follows on other steps: as long as one time after another lies on keys of like colours, each by the first of them; after
- * others by the last that does, for less.
- */
+/** One time that a figure is played. */
+interface Time {
+  readonly notes: readonly NoteId[];
+  readonly changed: readonly number[];
+  /** To the figure's first time. */
+  readonly relation: FigureReturn["relation"];
+}
+
+/** What follows on other steps. Of a figure that comes back to its first key every second time is as the one before the last. */
 function movedAlong({ notes, returns }: Figure, ways: Ways): readonly Tie[] {
-  const along = returns.filter(isMovedAlong);
-  const times = [notes, ...along.map((given) => given.notes)];
-  const relations = ["chromatic" as const, ...along.map(({ relation }) => relation)];
-  const alike = (one: number, other: number): number => likeColours(ways, times[one]!, times[other]!);
+  const times: readonly Time[] = [{ notes, changed: [], relation: "chromatic" }, ...returns.filter(isMovedAlong)];
+  if (!comesBack(notes, times[1], ways)) return alongEach(times, ways);
+  return [0, 1].flatMap((odd) =>
+    alongEach(
+      times.filter((_, i) => i % 2 === odd),
+      ways,
+    ),
+  );
+}
+
+/**
+ * Whether a figure of single notes ends on the key that it begins with and goes on a step beside it: with the same fingers each
+ * time the one that ends it would have to hop, so that the hand lies over two times at once.
+ */
+function comesBack(notes: readonly NoteId[], next: Time | undefined, ways: Ways): boolean {
+  const [first, last, beside] = [notes[0]!, notes.at(-1)!, next?.notes[0]].map((note) => note && ways.get(note));
+  if (!first || !last || !beside || notes.some((note) => ways.get(note)?.colour !== null)) return false;
+  return (
+    first.key === last.key && Math.abs(beside.key - last.key) === Math.abs(beside.from ?? 0) && isStep(beside.from)
+  );
+}
+
+function isStep(step: Step): boolean {
+  return step === 1 || step === -1 || step === 2 || step === -2;
+}
+
+/**
+ * Each time, as long as one after another lies on keys of like colours, by the first of them; after others by the last that does,
+ * for less.
+ */
+function alongEach(times: readonly Time[], ways: Ways): readonly Tie[] {
+  const alike = (one: number, other: number): number => likeColours(ways, times[one]!.notes, times[other]!.notes);
   const firsts = [0];
-  return along.flatMap((to, i): Tie[] => {
+  return times.slice(1).flatMap((to, i): Tie[] => {
     const time = i + 1;
     const last = times.slice(0, time).findLastIndex((_, k) => alike(k, time) >= FIGURE.alikeFrom);
     const goesOn = last === i && alike(firsts[i]!, time) >= FIGURE.alikeFrom;
@@ -81,8 +114,8 @@ function movedAlong({ notes, returns }: Figure, ways: Ways): readonly Tie[] {
     if (last < 0) return [];
     const from = goesOn ? firsts[i]! : last;
     const worth = alike(from, time) * (last === i ? 1 : FIGURE.worthFartherOn);
-    const relation = relations[from] === "diatonic" ? "diatonic" : to.relation;
-    return [{ from: times[from]!, to, relation, worth }];
+    const relation = times[from]!.relation === "diatonic" ? "diatonic" : to.relation;
+    return [{ from: times[from]!.notes, to, relation, worth }];
   });
 }
 
@@ -105,6 +138,7 @@ interface Way {
    * keys of a chord ask for another finger, those of a line go with it.
    */
   readonly colour: "black" | "white" | null;
+  readonly key: Pitch;
   readonly isBlack: boolean;
   /** Whether the onset before strikes the same single key: which fingers take turns on it is remembered otherwise (see struckAgainIn). */
   readonly isAgain: boolean;
@@ -130,7 +164,7 @@ function waysThrough(study: Study): Ways {
       for (const { notes, key } of struck) {
         const colour = struck.length === 1 && !isBroken ? null : isBlack(key) ? "black" : "white";
         for (const note of notes)
-          ways.set(note, { from, on, colour, isBlack: isBlack(key), isAgain: struck.length === 1 && from === 0 });
+          ways.set(note, { from, on, colour, key, isBlack: isBlack(key), isAgain: struck.length === 1 && from === 0 });
       }
     }
   }

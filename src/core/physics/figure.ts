@@ -52,6 +52,8 @@ export const STAY = {
   fiveKeysWithin: 4.5,
   /** What five keys are worth, one for each finger, beside fewer: where each finger has its key none is taken for another. */
   worthOfFive: 3,
+  /** Times as much that a stay is worth on a figure that is moved along: its fingers are learnt as one shape. */
+  worthAlong: 3,
   /** Keys at least of a pattern, or of a figure that is moved along; and, if none of these is struck again, the white keys' widths within which they lie: a sixth. */
   leastKeysOfChord: 3,
   chordWithin: 5.5,
