@@ -171,4 +171,17 @@ describe("figures that return", () => {
     expect(worth("alike")).toBe(WEIGHTS.memory);
     expect(worth("all")).toBe(WEIGHTS.memory * WEIGHTS.memoryAsked);
   });
+
+  it("begins on a beat, though what leads up to it sounds like it", () => {
+    // The last note of a run down and the shape 0 2 1 3 on every second step after it: 1 0 2 1 would do as well.
+    const run = [67, 69, 71, 72, 74, 76, 77, 79, 81, 79, 77, 76, 74, 72, 71, 69];
+    const shapes = [0, 2, 4, 6].flatMap((by) =>
+      [0, 2, 1, 3].map((step) => [67, 69, 71, 72, 74, 76, 77, 79, 81, 83][step + by]!),
+    );
+    const study = studyOfKeys([...run, ...shapes]);
+    const notes = notesAsked(study);
+    const figure = figuresOf(study).find(({ returns }) => returns.some(({ inSequence }) => inSequence))!;
+    expect(figure.notes).toEqual(notes.slice(16, 20));
+    expect(figure.returns.filter(({ inSequence }) => inSequence)).toHaveLength(3);
+  });
 });

@@ -23,10 +23,11 @@ export function figuresOf(study: Study): readonly Figure[] {
   const covered = new Set<string>();
   for (const answer of [...answers].sort((a, b) => Number(isShort(a)) - Number(isShort(b)) || b.worth - a.worth)) {
     const length = lengthOf(answer);
-    if (isMostlyIn(covered, notesFrom(answer.figure, answer.from, length))) continue;
-    if (isMostlyIn(covered, notesFrom(answer.answer, answer.to, length))) continue;
+    const later = untilBeat(answer, length);
+    if (isMostlyIn(covered, notesFrom(answer.figure, answer.from + later, length))) continue;
+    if (isMostlyIn(covered, notesFrom(answer.answer, answer.to + later, length))) continue;
     const told = length < FIGURE.leastOnsets ? answers.filter(({ relation }) => isOnLikeKeys(relation)) : answers;
-    const figure = figureFrom(answer.figure, answer.from, length, told);
+    const figure = figureFrom(answer.figure, answer.from + later, length, told);
     figures.push(figure);
     for (const { notes } of [figure, ...figure.returns]) for (const note of notes) covered.add(note);
   }
@@ -84,6 +85,20 @@ function isShort(answer: Answer): boolean {
 /** Onsets of the figure that an answer makes: no longer than its distance to it. */
 function lengthOf({ figure, answer, from, to, length }: Answer): number {
   return figure === answer ? Math.min(length, to - from) : length;
+}
+
+/**
+ * Onsets by which a figure that follows itself begins later than its answer does: what sounds like it before may be what led up to
+ * it. It begins on a beat where that costs none of its times.
+ */
+function untilBeat({ figure, answer, from, to, length }: Answer, own: number): number {
+  if (figure !== answer || to - from !== own) return 0;
+  const spare = length % own;
+  const moments = figure.moments.slice(from, from + spare + 1);
+  return Math.max(
+    0,
+    moments.findIndex(({ onBeat }) => onBeat),
+  );
 }
 
 function isMostlyIn(covered: ReadonlySet<string>, notes: readonly string[]): boolean {

@@ -13,6 +13,8 @@ export interface MelodyOnset {
   readonly steps: readonly number[];
   /** ms since the onset before, rounded to a tenth. */
   readonly gap: number;
+  /** Whether it stands on a beat. */
+  readonly onBeat: boolean;
 }
 
 /** What one hand plays, as figures are compared by. */
@@ -26,12 +28,13 @@ export function melodyOf({ line }: Task, byId: ReadonlyMap<NoteId, Note>): Melod
   return { side: line.side, moments: line.onsets.map((onset) => momentOf(onset, line.side, byId)) };
 }
 
-function momentOf({ struck, gap }: Onset, side: Side, byId: ReadonlyMap<NoteId, Note>): MelodyOnset {
+function momentOf({ struck, gap, pulse }: Onset, side: Side, byId: ReadonlyMap<NoteId, Note>): MelodyOnset {
   const fromThumb = side === "right" ? struck : [...struck].reverse();
   return {
     notes: fromThumb.map((stroke) => stroke.notes[0]!),
     keys: fromThumb.map(({ key }) => key),
     steps: fromThumb.map(({ notes }) => stepOf(byId.get(notes[0]!)!)),
     gap: Math.round(gap * 10) / 10,
+    onBeat: pulse !== "between",
   };
 }
