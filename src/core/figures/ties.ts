@@ -90,9 +90,7 @@ function movedAlong({ notes, returns }: Figure, ways: Ways): readonly Tie[] {
 function comesBack(notes: readonly NoteId[], next: Time | undefined, ways: Ways): boolean {
   const [first, last, beside] = [notes[0]!, notes.at(-1)!, next?.notes[0]].map((note) => note && ways.get(note));
   if (!first || !last || !beside || notes.some((note) => ways.get(note)?.colour !== null)) return false;
-  return (
-    first.key === last.key && Math.abs(beside.key - last.key) === Math.abs(beside.from ?? 0) && isStep(beside.from)
-  );
+  return first.key === last.key && isStep(beside.from) && last.key - beside.key === beside.from;
 }
 
 function isStep(step: Step): boolean {
