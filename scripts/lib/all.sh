@@ -1,5 +1,5 @@
 # All parts of the commands, and everything they need: source it from the project's folder.
-for part in say packages node cluster server own-house; do source "scripts/lib/$part.sh"; done
+for part in say processors packages node cluster server own-house; do source "scripts/lib/$part.sh"; done
 
 # ensure_all: Node, PostgreSQL and what the application is built of.
 ensure_all() {
