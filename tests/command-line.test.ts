@@ -188,6 +188,19 @@ describe("velvet, read by a person", () => {
     expect(lines.join("\n")).toMatch(/--bars FROM-TO/);
   });
 
+  it("is offered the same choices wherever they are named, and each of them is taken", () => {
+    const named = new Map<string, Set<string>>();
+    for (const [, word, choices] of read("--help")
+      .lines.join("\n")
+      .matchAll(/--([a-z-]+) ([a-z]+(?:\|[a-z]+)+)(?![|A-Z])/g))
+      named.set(word!, (named.get(word!) ?? new Set()).add(choices!));
+    expect([...named.keys()]).toEqual(expect.arrayContaining(["hand", "touch", "arpeggios"]));
+    for (const [, lists] of named) expect(lists.size).toBe(1);
+    for (const word of ["touch", "arpeggios"])
+      for (const choice of [...named.get(word)!][0]!.split("|"))
+        expect(read(scale, "--hand", "right", `--${word}`, choice).code).toBe(0);
+  });
+
   it("gets a table with what was taken of the file, and every note with its digit", () => {
     const { code, lines } = read(scale, "--hand", "right", "--options", "2");
     expect(code).toBe(0);

@@ -12,6 +12,12 @@ const command = COMMANDS.find((one) => one.name === name);
 const print = (line: string): void => void process.stdout.write(`${line}\n`);
 const tell = (line: string): void => void process.stderr.write(`${line}\n`);
 
+// Who reads no further, as `velvet ... | head` does, has what was wanted.
+process.stdout.on("error", (error: NodeJS.ErrnoException) => {
+  if (error.code !== "EPIPE") throw error;
+  process.exit();
+});
+
 const OVERVIEW = `velvet COMMAND FILE... --hand right|left|both\n\n${COMMANDS.map((one) => `  ${one.name.padEnd(8)} ${one.summary}`).join("\n")}\n  archive  everything of a player in one file, out and in again\n\nvelvet COMMAND --help tells all words of a command.`;
 
 if (command) process.exitCode = command.run(args, { print, tell });

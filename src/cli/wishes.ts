@@ -179,7 +179,7 @@ const OPTIONS = {
 
 /** The words that every command takes about hands and manner. */
 export const MANNER_USAGE =
-  "--hand right|left|both [--part ID] [--bars FROM-TO] [--span-right MM] [--span-left MM] [--rest SIDE:F]... [--tempo N] [--touch legato|detached] [--pedal] [--arpeggios bound|carried] [--tune top|VOICE] [--give ID=right|left]... [--json] [--out FILE]";
+  "--hand right|left|both [--part ID] [--bars FROM-TO] [--span-right MM] [--span-left MM] [--rest SIDE:F]... [--tempo N] [--touch legato|detached] [--pedal] [--arpeggios legato|carried] [--tune top|VOICE] [--give ID=right|left]... [--json] [--out FILE]";
 
 /** Files and wishes from the words of a command; a sentence where they make no sense, "help" where help is asked for. */
 export function wishesFrom(
