@@ -73,11 +73,17 @@ function orderOf(keys: readonly (readonly number[])[], first: number, turn: numb
   if (first + turn > keys.length) return null;
   const group = keys.slice(first, first + turn);
   const own = [...new Set(group.flat())].sort((a, b) => a - b);
-  if (own.length < STAY.leastKeysOfChord) return null;
+  if (own.length < STAY.leastKeysOfChord || isScale(group)) return null;
   const places = group.map((struck) => struck.map((key) => own.indexOf(key)).join("+"));
   const comesAgain =
     new Set(places).size < turn || [first - turn, first + turn].some((from) => sharesMost(own, keys, from, turn));
   return comesAgain || turns(group) ? places.join() : null;
+}
+
+/** Whether single keys go on by step, one way: what it shares with the onsets beside it are steps of one scale, not keys of a chord. */
+function isScale(onsets: readonly (readonly number[])[]): boolean {
+  const steps = onsets.slice(1).map(([key], i) => key! - onsets[i]![0]!);
+  return onsets.every(({ length }) => length === 1) && steps.every((step) => Math.abs(step) <= 2 && step * steps[0]! > 0);
 }
 
 /** Whether onsets turn, by their lowest keys, and lie within an octave. */

@@ -141,7 +141,7 @@ export const WEIGHTS: Weights = {
   begunInside: 30,
   thumbPassFar: 3.4,
   thumbPassBehind: 0.897,
-  thumbPassTight: 50,
+  thumbPassTight: 100,
   crossing: 57,
   thumbOnBlack: 35,
   littleOnBlack: 22,
