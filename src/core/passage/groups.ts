@@ -65,9 +65,9 @@ export function isCut(onsets: readonly { readonly afterRest: boolean }[], first:
 }
 
 /**
- * The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, or where they do not
- * turn within an octave and none comes again, neither among them nor, as most do from one inversion of a chord to the next, among as many onsets
- * before or after.
+ * The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, where they go on
+ * as a scale does, or where they do not turn within an octave and none comes again, neither among them nor, as most do from one
+ * inversion of a chord to the next, among as many onsets before or after.
  */
 function orderOf(keys: readonly (readonly number[])[], first: number, turn: number): string | null {
   if (first + turn > keys.length) return null;
@@ -83,7 +83,9 @@ function orderOf(keys: readonly (readonly number[])[], first: number, turn: numb
 /** Whether single keys go on by step, one way: what it shares with the onsets beside it are steps of one scale, not keys of a chord. */
 function isScale(onsets: readonly (readonly number[])[]): boolean {
   const steps = onsets.slice(1).map(([key], i) => key! - onsets[i]![0]!);
-  return onsets.every(({ length }) => length === 1) && steps.every((step) => Math.abs(step) <= 2 && step * steps[0]! > 0);
+  return (
+    onsets.every(({ length }) => length === 1) && steps.every((step) => Math.abs(step) <= 2 && step * steps[0]! > 0)
+  );
 }
 
 /** Whether onsets turn, by their lowest keys, and lie within an octave. */

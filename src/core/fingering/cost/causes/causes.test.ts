@@ -1,5 +1,6 @@
 import { findings } from "../../../../../tests/support/findings";
-import { studyOfKeys } from "../../../../../tests/support/studies";
+import { fingered, studyOfKeys } from "../../../../../tests/support/studies";
+import { judge } from "../../study/study";
 import type { Manner } from "../../../passage/passage";
 import { MOTION } from "../../../physics";
 import { CAUSES } from "./index";
@@ -115,6 +116,14 @@ describe("each cause", () => {
     const returning = (digits: string) => found([[...first], [...bassStays], [...first]], digits);
     expect(returning("135135135")).toEqual([]);
     expect(returning("124135135")).toEqual(["2 and 3 in turn on E", "4 and 5 in turn on G"]);
+  });
+
+  it("thumb pass: twice under the third finger is less than once under the little one, for any hand", () => {
+    for (const span of [170, 205, 230]) {
+      const study = studyOfKeys([64, 65], "right", {}, span);
+      const strain = (digits: string): number => judge(study, fingered(study, digits)).strain;
+      expect(strain("51")).toBeGreaterThan(2 * strain("31"));
+    }
   });
 
   it("thumb pass: drawn over a key it costs no more than being carried, the less so the slower the strokes", () => {
