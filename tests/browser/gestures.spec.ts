@@ -58,6 +58,22 @@ test("one gesture a thought: a stretch, an option pointed at, what would lower a
     await page.keyboard.press("Control+z");
     await kept(page);
   });
+
+  await test.step("a finger is pinned whatever was clicked before: an option, the tempo", async () => {
+    for (const control of [
+      page.getByRole("radio", { name: /^Option A/ }),
+      page.getByRole("slider", { name: /^Tempo/ }),
+    ]) {
+      await control.click();
+      await expect(control).toBeFocused();
+      await page.keyboard.press("3");
+      await expect(score.locator(`[data-sign="pinned"]`)).toHaveCount(1);
+      await kept(page);
+      await page.keyboard.press("Backspace");
+      await expect(score.locator(`[data-sign="pinned"]`)).toHaveCount(0);
+      await kept(page);
+    }
+  });
 });
 
 test("one gesture a thought: tempo and sound", async ({ page }) => {

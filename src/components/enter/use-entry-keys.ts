@@ -2,6 +2,7 @@
 
 import { useHotkeys } from "react-hotkeys-hook";
 import type { Base } from "@/core/entry/length";
+import { PAGE_KEYS } from "../ui/hotkeys";
 
 export interface EntryGestures {
   length(base: Base): void;
@@ -58,9 +59,8 @@ const OWN_ARROWS = "[role=radio],select";
 
 /** Everything that entering needs, by key. */
 export function useEntryKeys(does: EntryGestures): void {
-  const options = { preventDefault: true } as const;
   const arrows = {
-    ...options,
+    ...PAGE_KEYS,
     ignoreEventWhen: (event: KeyboardEvent) => event.target instanceof Element && !!event.target.closest(OWN_ARROWS),
   };
   useHotkeys(
@@ -69,28 +69,28 @@ export function useEntryKeys(does: EntryGestures): void {
       const found = LENGTH_KEYS.find(([key]) => key === event.key);
       if (found) does.length(found[1]);
     },
-    options,
+    PAGE_KEYS,
   );
-  useHotkeys("a,b,c,d,e,f,g", (event) => does.note(event.key.toUpperCase()), options);
-  useHotkeys("period", does.dot, options);
-  useHotkeys("t", does.tuplet, options);
-  useHotkeys("r", does.rest, options);
-  useHotkeys("k", does.chord, options);
-  useHotkeys("l", does.tie, options);
-  useHotkeys("n", does.respell, options);
-  useHotkeys("equal,shift+equal,add", () => does.semitone(1), options);
-  useHotkeys("minus,subtract", () => does.semitone(-1), options);
+  useHotkeys("a,b,c,d,e,f,g", (event) => does.note(event.key.toUpperCase()), PAGE_KEYS);
+  useHotkeys("period", does.dot, PAGE_KEYS);
+  useHotkeys("t", does.tuplet, PAGE_KEYS);
+  useHotkeys("r", does.rest, PAGE_KEYS);
+  useHotkeys("k", does.chord, PAGE_KEYS);
+  useHotkeys("l", does.tie, PAGE_KEYS);
+  useHotkeys("n", does.respell, PAGE_KEYS);
+  useHotkeys("equal,shift+equal,add", () => does.semitone(1), PAGE_KEYS);
+  useHotkeys("minus,subtract", () => does.semitone(-1), PAGE_KEYS);
   useHotkeys("up", () => does.steps(1), arrows);
   useHotkeys("down", () => does.steps(-1), arrows);
   useHotkeys("shift+up", () => does.steps(7), arrows);
   useHotkeys("shift+down", () => does.steps(-7), arrows);
   useHotkeys("left", () => does.walk(-1), arrows);
   useHotkeys("right", () => does.walk(1), arrows);
-  useHotkeys("backspace", does.remove, options);
-  useHotkeys("v", does.voice, options);
-  useHotkeys("h", does.hand, options);
-  useHotkeys("i", does.insertBar, options);
-  useHotkeys("x", does.removeBar, options);
-  useHotkeys("mod+z", does.undo, options);
-  useHotkeys("mod+shift+z,mod+y", does.redo, options);
+  useHotkeys("backspace", does.remove, PAGE_KEYS);
+  useHotkeys("v", does.voice, PAGE_KEYS);
+  useHotkeys("h", does.hand, PAGE_KEYS);
+  useHotkeys("i", does.insertBar, PAGE_KEYS);
+  useHotkeys("x", does.removeBar, PAGE_KEYS);
+  useHotkeys("mod+z", does.undo, PAGE_KEYS);
+  useHotkeys("mod+shift+z,mod+y", does.redo, PAGE_KEYS);
 }

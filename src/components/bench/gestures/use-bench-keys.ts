@@ -2,6 +2,7 @@
 
 import { useHotkeys } from "react-hotkeys-hook";
 import type { Finger } from "@/core/hand/finger";
+import { PAGE_KEYS } from "../../ui/hotkeys";
 
 export interface BenchGestures {
   /** From onset to onset. */
@@ -56,32 +57,35 @@ function isOn(selector: string): (event: KeyboardEvent) => boolean {
 
 /** One gesture a thought: arrows walk, digits pin, with Shift they rule out, Backspace lifts. */
 export function useBenchKeys(does: BenchGestures): void {
-  const options = { preventDefault: true } as const;
-  const arrows = { ...options, ignoreEventWhen: isOn(OWN_ARROWS) };
-  const pressing = { ...options, ignoreEventWhen: isOn(OWN_KEYS) };
+  const arrows = { ...PAGE_KEYS, ignoreEventWhen: isOn(OWN_ARROWS) };
+  const pressing = { ...PAGE_KEYS, ignoreEventWhen: isOn(OWN_KEYS) };
   useHotkeys("right", () => does.step(1), arrows);
   useHotkeys("left", () => does.step(-1), arrows);
   useHotkeys("shift+right", () => does.stretch(1), arrows);
   useHotkeys("shift+left", () => does.stretch(-1), arrows);
   useHotkeys("up", () => does.within(1), arrows);
   useHotkeys("down", () => does.within(-1), arrows);
-  useHotkeys("1,2,3,4,5", (event) => does.pin(Number(event.key) as Finger), options);
+  useHotkeys("1,2,3,4,5", (event) => does.pin(Number(event.key) as Finger), PAGE_KEYS);
   useHotkeys(
     "shift+1,shift+2,shift+3,shift+4,shift+5",
     (event) => does.ruleOut(Number(event.code.slice(-1)) as Finger),
-    options,
+    PAGE_KEYS,
   );
-  useHotkeys("backspace", does.lift, options);
+  useHotkeys("backspace", does.lift, PAGE_KEYS);
   useHotkeys("enter", does.pinStretch, pressing);
-  useHotkeys("escape", does.leaveStretch, { ignoreEventWhen: isOn("[role=dialog]") });
-  useHotkeys("t", does.tie, options);
-  useHotkeys("o", does.giveOver, options);
-  useHotkeys("h", does.hear, options);
-  useHotkeys("y", does.tryIt, options);
+  useHotkeys("escape", does.leaveStretch, {
+    ...PAGE_KEYS,
+    preventDefault: false,
+    ignoreEventWhen: isOn("[role=dialog]"),
+  });
+  useHotkeys("t", does.tie, PAGE_KEYS);
+  useHotkeys("o", does.giveOver, PAGE_KEYS);
+  useHotkeys("h", does.hear, PAGE_KEYS);
+  useHotkeys("y", does.tryIt, PAGE_KEYS);
   useHotkeys("space", does.hear, pressing);
-  useHotkeys("equal,shift+equal,add", () => does.zoom(1), options);
-  useHotkeys("minus,subtract", () => does.zoom(-1), options);
-  useHotkeys("mod+z", () => does.walk("undo"), options);
-  useHotkeys("mod+shift+z,mod+y", () => does.walk("redo"), options);
-  useHotkeys("?", does.showKeys, { ...options, useKey: true });
+  useHotkeys("equal,shift+equal,add", () => does.zoom(1), PAGE_KEYS);
+  useHotkeys("minus,subtract", () => does.zoom(-1), PAGE_KEYS);
+  useHotkeys("mod+z", () => does.walk("undo"), PAGE_KEYS);
+  useHotkeys("mod+shift+z,mod+y", () => does.walk("redo"), PAGE_KEYS);
+  useHotkeys("?", does.showKeys, { ...PAGE_KEYS, useKey: true });
 }

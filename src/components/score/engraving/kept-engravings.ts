@@ -4,12 +4,15 @@ import { ENGRAVING_STYLE, type EngravingAsked } from "@/worker/engraver";
 /** Drawings kept at most; the ones not used for longest go first. */
 const MOST_KEPT = 60;
 
+/** The browser's database and what it holds them in. */
+export const DRAWINGS = { database: "velvet-thumb-drawings", held: "drawings" } as const;
+
 const store: { opened?: UseStore | null } = {};
 
 /** null where the browser keeps nothing. */
 function drawings(): UseStore | null {
   if (store.opened === undefined)
-    store.opened = typeof indexedDB === "undefined" ? null : createStore("velvet-thumb-drawings", "drawings");
+    store.opened = typeof indexedDB === "undefined" ? null : createStore(DRAWINGS.database, DRAWINGS.held);
   return store.opened;
 }
 
