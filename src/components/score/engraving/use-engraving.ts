@@ -13,7 +13,7 @@ export type Engraving =
 
 /** ms in which a drawing kept from before may be found before the music is engraved anew. */
 const HEAD_START = 60;
-/** ms that a change of music or width must stand before it is engraved. */
+/** ms that a change of music or width must stand before it is engraved; another size is asked for by one press, and comes at once. */
 const SETTLED = 80;
 
 function after(ms: number): Promise<null> {
@@ -29,7 +29,7 @@ function after(ms: number): Promise<null> {
 export function useEngraving({ music, width, scale, rows }: EngravingAsked, beginning: string | null): Engraving {
   const [engraving, setEngraving] = useState<Engraving>({ state: "working" });
   const place = useId();
-  const drawnOnce = useRef(false);
+  const lastScale = useRef<number | null>(null);
   useEffect(() => () => void engraver().leave(place), [place]);
   useEffect(() => {
     if (width === 0) return;
@@ -37,9 +37,9 @@ export function useEngraving({ music, width, scale, rows }: EngravingAsked, begi
     void (async () => {
       try {
         // While a window is drawn wider nothing is engraved: the width that it comes to counts.
-        if (drawnOnce.current) await after(SETTLED);
+        if (lastScale.current === scale) await after(SETTLED);
         if (!wanted) return;
-        drawnOnce.current = true;
+        lastScale.current = scale;
         const asked = { music, width, scale, rows };
         const kept = keptEngraving(asked);
         let isWhole = false;
