@@ -12,6 +12,12 @@ export function isWithin(inner: Range, outer: Range): boolean {
   return inner.first >= outer.first && inner.last <= outer.last;
 }
 
+/** Whether one range begins or ends in the midst of another and goes on beyond it. */
+export function liesAcross(one: Range, other: Range): boolean {
+  const isApart = one.last < other.first || other.last < one.first;
+  return !isApart && !isWithin(one, other) && !isWithin(other, one);
+}
+
 /** The onsets from the first to the last of some notes of a line; notes of another hand are passed over. */
 export function onsetsOf({ strokes }: Line): (notes: readonly NoteId[]) => Range {
   const onsetOf = new Map<NoteId, number>();

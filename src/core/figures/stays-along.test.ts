@@ -15,6 +15,13 @@ const onSteps = (shape: readonly number[], steps: readonly number[] = [0, 1, 2, 
   return steps.flatMap((by) => shape.map((step) => 60 + 12 * Math.floor((step + by) / 7) + scale[(step + by) % 7]!));
 };
 
+/** The key five steps of C major lower. */
+function keyBelow(key: number): number {
+  const white = [0, 2, 4, 5, 7, 9, 11];
+  const step = 7 * Math.floor(key / 12) + white.indexOf(key % 12) - 5;
+  return 12 * Math.floor(step / 7) + white[step % 7]!;
+}
+
 function alongIn(study: Study, tying?: Tying) {
   const figures = figuresOf(study);
   return staysAlong(study, figures, staysOf(study, figures, tying), tying);
@@ -43,6 +50,19 @@ describe("stays along a figure that is moved", () => {
       [4, 5, 6, 7],
       [8, 9, 10, 11],
     ]);
+  });
+
+  it("do not lie across the times of a figure, as where a run goes back and on", () => {
+    const run = [84, 83, 81, 79, 77, 76, 74, 72];
+    const keys = [...run, ...run.map(keyBelow), 67, 65, 64, 62, 60];
+    const study = studyOfKeys(keys);
+    const times = figuresOf(study).flatMap(({ notes, returns }) => [notes, ...returns.map((given) => given.notes)]);
+    expect(times.map(({ length }) => length)).toEqual([8, 8]);
+    expect(found(study)).toEqual([]);
+    const { fingering } = bestLeaning(study, balanced, {}, 1)[0]!;
+    const digits = notesAsked(study).map((id) => fingering[id]!);
+    const overThumb = digits.filter((_, i) => keys[i]! < keys[i - 1]! && digits[i - 1] === 1);
+    expect(overThumb).not.toContain(5);
   });
 
   it("are on each inversion of a chord that is broken note by note, whichever way it goes", () => {

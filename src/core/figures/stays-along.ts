@@ -4,7 +4,7 @@ import type { Task } from "../fingering/study/task";
 import type { Line } from "../passage/line";
 import { STAY } from "../physics";
 import { isMovedAlong, type Figure } from "./figure";
-import { onsetsOf, type Range } from "./range";
+import { liesAcross, onsetsOf, type Range } from "./range";
 import { keysFrom, Stretch } from "./stretch";
 import { struckAgainIn } from "./struck-again";
 import { worthOfKeeping, type Tying } from "./tying";
@@ -12,7 +12,8 @@ import { worthOfKeeping, type Tying } from "./tying";
 /**
  * The stays along figures that are moved: where a figure is followed by itself on other steps, the hand is set down anew each time
  * as on a chord, and stays until the next, if it lies under one hand: worth STAY.worthAlong times as much as other stays. So it is on
- * the broken chords of an accompaniment, worth as much as others. None where the hand stays in any case, or is drawn over keys that fingers in turn strike again.
+ * the broken chords of an accompaniment, worth as much as others, but for those that lie across the times of such a figure. None
+ * where the hand stays in any case, or is drawn over keys that fingers in turn strike again.
  * @param figures those of the study
  * @param stays what staysOf finds
  */
@@ -33,15 +34,18 @@ export function staysAlong(
       for (let index = first; index <= last; index++) taken.add(index);
     };
     for (const notes of [...drawn, ...stays.map(({ keys }) => keys.flat())]) take(rangeOf(notes));
-    const groups = line.groups.filter((range) => isChord(task, range) || isOfSingleNotes(line, range));
-    const parts = partsOf(figures, line).filter((range) => isChord(task, range));
+    const parts = partsOf(figures, line);
+    const groups = line.groups.filter(
+      (range) =>
+        (isChord(task, range) || isOfSingleNotes(line, range)) && !parts.some((part) => liesAcross(range, part)),
+    );
     const stayOn = (range: Range, times: number): readonly Stay[] => {
       if (!isUnderTheHand(task, range, taken)) return [];
       take(range);
       return [{ keys: keysFrom(line, range.first, range.last + 1), worth: times * worth }];
     };
     return [
-      ...parts.flatMap((range) => stayOn(range, STAY.worthAlong)),
+      ...parts.filter((range) => isChord(task, range)).flatMap((range) => stayOn(range, STAY.worthAlong)),
       ...groups.flatMap((range) => stayOn(range, 1)),
     ];
   });

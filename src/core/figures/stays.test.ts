@@ -3,6 +3,7 @@ import type { Study } from "../fingering/study/study";
 import { notesAsked } from "../fingering/study/study";
 import { bestLeaning } from "../options/leaning-study";
 import { balanced } from "../options/leanings/balanced";
+import type { Figure } from "./figure";
 import { figuresOf } from "./find";
 import { STAY } from "../physics";
 import { WEIGHTS } from "../fingering/cost/weights";
@@ -32,6 +33,25 @@ describe("where the hand stays", () => {
     const [stay, ...more] = found(studyOfKeys([62, ...CHORD, 65, 81]));
     expect(more).toEqual([]);
     expect(stay!.flat().sort((a, b) => a - b)).toEqual(CHORD.map((_, i) => i + 1));
+  });
+
+  it("does not lie across the times of a figure that is moved along, be they on keys of other colours", () => {
+    const study = studyOfKeys([62, ...CHORD, 65]);
+    const notes = notesAsked(study);
+    const [first, second] = [notes.slice(0, 7), notes.slice(7)];
+    const moved = {
+      side: "right",
+      notes: second,
+      relation: "diatonic",
+      by: 1,
+      changed: [],
+      alike: 0,
+      inSequence: true,
+    } as const;
+    const figure: Figure = { side: "right", notes: first, returns: [moved] };
+    const stays = staysOf(study, [figure]).map(({ keys }) => keys.flat());
+    expect(staysOf(study, [])).toHaveLength(1);
+    for (const stay of stays) expect([first, second].some((time) => stay.every((id) => time.includes(id)))).toBe(true);
   });
 
   it.each([

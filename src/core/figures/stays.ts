@@ -3,7 +3,7 @@ import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
 import type { Line } from "../passage/line";
 import { STAY } from "../physics";
-import { feelsTheSame, type Figure } from "./figure";
+import { feelsTheSame, isMovedAlong, type Figure } from "./figure";
 import { patternsOf } from "./patterns";
 import { isWithin, onsetsOf, type Range } from "./range";
 import { keysFrom, Stretch } from "./stretch";
@@ -53,7 +53,7 @@ type Parts = ReadonlyMap<number, readonly Part[]>;
 function partsOf(line: Line, figures: readonly Figure[]): Parts {
   const rangeOf = onsetsOf(line);
   const moved = figures.flatMap(({ notes, returns }): Part[] => {
-    const elsewhere = returns.filter((given) => given.by !== 0 && feelsTheSame(given));
+    const elsewhere = returns.filter((given) => given.by !== 0 && (feelsTheSame(given) || isMovedAlong(given)));
     const ranges = elsewhere.length > 0 ? [notes, ...elsewhere.map((given) => given.notes)] : [];
     const all = rangeOf(ranges.flat());
     return ranges.map((of) => ({ ...rangeOf(of), all, pattern: null }));

@@ -51,10 +51,16 @@ describe("groups in order", () => {
     expect(found([60, 64, 67, 72, 67, 72, 76, 79])).toEqual([]);
   });
 
-  it("are none where keys go on by step, one way, though a turn before strikes most of them as well", () => {
+  it("are none where a scale goes on, though a turn before strikes most of its keys as well", () => {
     const turned = [71, 69, 67, 65, 67, 69, 71, 72, 74, 76, 77, 79];
     expect(found(turned)).toEqual([]);
     expect(found(turned.map((key) => 131 - key))).toEqual([]);
+  });
+
+  it("are pieces of a scale of which each begins in the midst of the one before", () => {
+    const pieces = [60, 64, 67].flatMap((key) => [key, key + 1, key + 3, key + 5]);
+    expect(found(pieces).map(([first]) => first)).toEqual([0, 4, 8]);
+    expect(found(pieces.map((key) => 131 - key)).map(([first]) => first)).toEqual([0, 4, 8]);
   });
 
   it("may strike each key once where they turn within an octave, and not where they go one way as a scale does", () => {

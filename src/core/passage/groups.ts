@@ -65,27 +65,40 @@ export function isCut(onsets: readonly { readonly afterRest: boolean }[], first:
 }
 
 /**
- * The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets, where they go on
- * as a scale does, or where they do not turn within an octave and none comes again, neither among them nor, as most do from one
- * inversion of a chord to the next, among as many onsets before or after.
+ * The places of some onsets' keys among all of theirs, as a word; null where there are too few, of keys or onsets. Those of a scale
+ * only where it goes back into itself; others where they turn within an octave, or where one comes again, among them or, as most do
+ * from one inversion of a chord to the next, among as many onsets before or after.
  */
 function orderOf(keys: readonly (readonly number[])[], first: number, turn: number): string | null {
   if (first + turn > keys.length) return null;
   const group = keys.slice(first, first + turn);
   const own = [...new Set(group.flat())].sort((a, b) => a - b);
-  if (own.length < STAY.leastKeysOfChord || isScale(group)) return null;
+  if (own.length < STAY.leastKeysOfChord) return null;
   const places = group.map((struck) => struck.map((key) => own.indexOf(key)).join("+"));
+  const way = scaleWay(group);
+  if (way !== null) return goesBack(keys, first, turn, way) ? places.join() : null;
   const comesAgain =
     new Set(places).size < turn || [first - turn, first + turn].some((from) => sharesMost(own, keys, from, turn));
   return comesAgain || turns(group) ? places.join() : null;
 }
 
-/** Whether single keys go on by step, one way: what it shares with the onsets beside it are steps of one scale, not keys of a chord. */
-function isScale(onsets: readonly (readonly number[])[]): boolean {
+/** Up or down, 1 or -1, where single keys go on by step, one way; null where they do not. */
+function scaleWay(onsets: readonly (readonly number[])[]): number | null {
   const steps = onsets.slice(1).map(([key], i) => key! - onsets[i]![0]!);
-  return (
-    onsets.every(({ length }) => length === 1) && steps.every((step) => Math.abs(step) <= 2 && step * steps[0]! > 0)
-  );
+  const way = Math.sign(steps[0] ?? 0);
+  const goesOn = steps.every((step) => step * way > 0 && Math.abs(step) <= 2);
+  return goesOn && way !== 0 && onsets.every(({ length }) => length === 1) ? way : null;
+}
+
+/** Whether the scale after a scale begins in the midst of it, or it has begun so in one before that goes the same way. */
+function goesBack(keys: readonly (readonly number[])[], first: number, turn: number, way: number): boolean {
+  const beginsWithin = (at: number, from: number): boolean => {
+    const key = keys[at]?.[0];
+    return key !== undefined && (key - keys[from]![0]!) * way > 0 && (keys[from + turn - 1]![0]! - key) * way > 0;
+  };
+  const before = first - turn;
+  const isAfterScale = before >= 0 && scaleWay(keys.slice(before, first)) === way;
+  return beginsWithin(first + turn, first) || (isAfterScale && beginsWithin(first, before));
 }
 
 /** Whether onsets turn, by their lowest keys, and lie within an octave. */
