@@ -1,5 +1,6 @@
 import { FIGURE } from "../physics";
 import type { Study } from "../fingering/study/study";
+import { goOneWayBySteps } from "../keyboard/interval";
 import { answersBetween, figureFrom, melodiesOf, notesFrom, worthOf, type Answer } from "./answers";
 import type { Figure } from "./figure";
 import type { Melody } from "./melody";
@@ -68,7 +69,7 @@ function isFigure({ moments }: Melody, from: number, length: number, relation: R
   if (keys.slice(0, -1).every(([key]) => key === keys[0]![0])) return true;
   // A key struck again moves nowhere.
   const moves = keys.slice(1).flatMap(([key], i) => key! - keys[i]![0]! || []);
-  return moves.some((move) => Math.abs(move) > FIGURE.widestStep || move * moves[0]! <= 0);
+  return !goOneWayBySteps(moves);
 }
 
 /** Whether it returns on the same keys or by octaves. */

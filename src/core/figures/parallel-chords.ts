@@ -1,5 +1,6 @@
 import type { Memory } from "../fingering/search/conditions";
 import { tasksOf, type Study } from "../fingering/study/study";
+import { goOneWayBySteps } from "../keyboard/interval";
 import type { Onset } from "../passage/line";
 import { FIGURE, MOTION } from "../physics";
 import { worthOfKeeping, type Tying } from "./tying";
@@ -38,5 +39,5 @@ export function parallelChordsRemembered(study: Study, tying: Tying): readonly M
 function areParallel({ struck: from }: Onset, { struck: to }: Onset): boolean {
   if (from.length < MOTION.wholeFrom || to.length !== from.length) return false;
   const by = to.map(({ key }, place) => key - from[place]!.key);
-  return by.every((step) => step * by[0]! > 0 && Math.abs(step) <= FIGURE.widestStep);
+  return goOneWayBySteps(by);
 }

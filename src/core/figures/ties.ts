@@ -5,6 +5,7 @@ import { tasksOf, type Study } from "../fingering/study/study";
 import type { Task } from "../fingering/study/task";
 import { contactOn } from "../keyboard/contact";
 import { FIGURE } from "../physics";
+import { isSecond } from "../keyboard/interval";
 import { isBlack, type Pitch } from "../keyboard/pitch";
 import type { Line } from "../passage/line";
 import type { NoteId } from "../passage/note";
@@ -90,11 +91,7 @@ function movedAlong({ notes, returns }: Figure, ways: Ways): readonly Tie[] {
 function comesBack(notes: readonly NoteId[], next: Time | undefined, ways: Ways): boolean {
   const [first, last, beside] = [notes[0]!, notes.at(-1)!, next?.notes[0]].map((note) => note && ways.get(note));
   if (!first || !last || !beside || notes.some((note) => ways.get(note)?.colour !== null)) return false;
-  return first.key === last.key && isStep(beside.from) && last.key - beside.key === beside.from;
-}
-
-function isStep(step: Step): boolean {
-  return step === 1 || step === -1 || step === 2 || step === -2;
+  return first.key === last.key && isSecond(last.key - beside.key) && last.key - beside.key === beside.from;
 }
 
 /**

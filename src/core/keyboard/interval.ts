@@ -1,4 +1,4 @@
-import { CONTACT } from "../physics";
+import { CONTACT, FIGURE } from "../physics";
 import { whiteWidth } from "./geometry";
 import type { Instrument } from "./instrument";
 
@@ -16,6 +16,19 @@ export const WHITE_INTERVALS = [
   "eleventh",
   "twelfth",
 ] as const;
+
+/** Semitones of a second, at most. */
+const MAJOR_SECOND = 2;
+
+/** Whether a move from key to key, in semitones, is a second: one or two, up or down. */
+export function isSecond(move: number): boolean {
+  return move !== 0 && Math.abs(move) <= MAJOR_SECOND;
+}
+
+/** Whether moves from key to key, in semitones, all go one way by steps of a scale, FIGURE.widestStep at most; true of none. */
+export function goOneWayBySteps(moves: readonly number[]): boolean {
+  return moves.every((move) => move * moves[0]! > 0 && Math.abs(move) <= FIGURE.widestStep);
+}
 
 /** mm between contact centres that hold an interval of white keys at their facing edges; steps from 1 for a second. */
 export function openingOfInterval(steps: number, on: Instrument): number {

@@ -1,3 +1,4 @@
+import { goOneWayBySteps, isSecond } from "../keyboard/interval";
 import { STAY } from "../physics";
 import type { Pulse } from "./metre";
 
@@ -82,12 +83,11 @@ function orderOf(keys: readonly (readonly number[])[], first: number, turn: numb
   return comesAgain || turns(group) ? places.join() : null;
 }
 
-/** Up or down, 1 or -1, where single keys go on by step, one way; null where they do not. */
+/** Up or down, 1 or -1, where single keys go on by seconds, one way; null where they do not: by thirds they might be a chord. */
 function scaleWay(onsets: readonly (readonly number[])[]): number | null {
   const steps = onsets.slice(1).map(([key], i) => key! - onsets[i]![0]!);
-  const way = Math.sign(steps[0] ?? 0);
-  const goesOn = steps.every((step) => step * way > 0 && Math.abs(step) <= 2);
-  return goesOn && way !== 0 && onsets.every(({ length }) => length === 1) ? way : null;
+  const isScale = steps.length > 0 && steps.every(isSecond) && goOneWayBySteps(steps);
+  return isScale && onsets.every(({ length }) => length === 1) ? Math.sign(steps[0]!) : null;
 }
 
 /** Whether the scale after a scale begins in the midst of it, or it has begun so in one before that goes the same way. */

@@ -1,5 +1,6 @@
+import { goOneWayBySteps } from "../keyboard/interval";
 import type { Pitch } from "../keyboard/pitch";
-import { FIGURE, MOTION, STAY } from "../physics";
+import { MOTION, STAY } from "../physics";
 import { brokenBeside } from "./broken-beside";
 import type { Group } from "./groups";
 
@@ -47,6 +48,5 @@ function isRun(onsets: readonly Struck[]): boolean {
 /** Whether single notes come to an onset by two steps of a scale in one way: the fingers go on with the line. */
 export function goesOnBySteps(onsets: readonly Struck[], index: number): boolean {
   const keys = onsets.slice(index - 2, index + 1).map(({ struck }) => (struck.length === 1 ? struck[0]!.key : NaN));
-  const [one, other] = [keys[1]! - keys[0]!, keys[2]! - keys[1]!];
-  return one * other > 0 && Math.max(Math.abs(one), Math.abs(other)) <= FIGURE.widestStep;
+  return goOneWayBySteps([keys[1]! - keys[0]!, keys[2]! - keys[1]!]);
 }

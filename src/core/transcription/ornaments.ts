@@ -1,3 +1,4 @@
+import { isSecond } from "../keyboard/interval";
 import { TRANSCRIPTION } from "../physics";
 import type { KeyHeard } from "./heard";
 
@@ -114,9 +115,8 @@ function trillsIn(keys: readonly KeyHeard[]): Map<number, { last: number }> {
       const now = keys[k]!;
       const last = keys[strokes.at(-1)!]!;
       if (now.ms - last.ms > TRANSCRIPTION.trillMs) break;
-      const apart = Math.abs(now.key - first.key);
-      const isNext =
-        last.key === first.key ? apart > 0 && apart <= 2 && (other ?? now.key) === now.key : now.key === first.key;
+      const isBeside = isSecond(now.key - first.key);
+      const isNext = last.key === first.key ? isBeside && (other ?? now.key) === now.key : now.key === first.key;
       if (!isNext) continue;
       if (last.key === first.key) other = now.key;
       strokes.push(k);
@@ -132,5 +132,5 @@ function trillsIn(keys: readonly KeyHeard[]): Map<number, { last: number }> {
 function membersOf(keys: readonly KeyHeard[], first: number, last: number): readonly number[] {
   const near = keys[first]!.key;
   const all = Array.from({ length: last - first + 1 }, (_, i) => first + i);
-  return all.filter((i) => Math.abs(keys[i]!.key - near) <= 2);
+  return all.filter((i) => keys[i]!.key === near || isSecond(keys[i]!.key - near));
 }

@@ -1,6 +1,5 @@
 import { FINGERS, SIDES, type Finger, type Side } from "@/core/hand/finger";
-import type { HandMeasured } from "@/core/hand/measured";
-import type { HandGiven } from "@/core/hand/measured";
+import type { HandGiven, HandMeasured } from "@/core/hand/measured";
 import { KEYBOARD } from "@/core/physics";
 import type { Zone } from "@/core/time/zone";
 import type { Db } from "@/db/client";
