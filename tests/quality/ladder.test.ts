@@ -26,7 +26,7 @@ describe("the scale of strain", () => {
 
   it.each(LADDER.map((each) => [each.passage.name, each] as const))("does not fall with the tempo: %s", (_, each) => {
     const [slow, middle, fast] = [60, 112, 200].map((tempo) => strainOf(each, tempo));
-    expect(middle!).toBeGreaterThanOrEqual(slow! - 0.3);
-    expect(fast!).toBeGreaterThanOrEqual(middle! - 0.3);
+    expect(middle!).toBeGreaterThanOrEqual(slow! - 0.01);
+    expect(fast!).toBeGreaterThanOrEqual(middle! - 0.01);
   });
 });

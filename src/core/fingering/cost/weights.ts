@@ -112,7 +112,7 @@ export interface Weights {
 export const WEIGHTS: Weights = {
   opening: 0.018,
   openingBeyond: 0.204,
-  heldOpen: 0.03,
+  heldOpen: 0.01,
   neighbourPerMm: 0.0511,
   holding: 0.491,
   holdingBeyond: 0.677,
